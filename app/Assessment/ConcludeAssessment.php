@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assessment;
+
+use App\Competency\RecordEntry;
+use App\People\User;
+use App\Support\Refusal;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use MillStep\Core\Assessment\Outcome;
+
+/** Has the core score the sheet and writes the outcome into the ledger. Concluding twice changes nothing. */
+final class ConcludeAssessment
+{
+    public function __construct(private readonly RecordEntry $record, private readonly Scoring $scoring) {}
+
+    /** @throws Refusal `incomplete` while criteria are open, unless a critical one has stopped it */
+    public function __invoke(Attempt $attempt, User $by, ?CarbonImmutable $at = null): Attempt
+    {
+        return DB::transaction(function () use ($attempt, $by, $at): Attempt {
+            $attempt = Attempt::query()->with(['sheet.part', 'sheet.machine', 'learner', 'assessor'])->lockForUpdate()->findOrFail($attempt->id);
+            if ($attempt->concluded_at !== null) {
+                return $attempt;
+            }
+            if ($attempt->learner->is($by)) {
+                throw Refusal::forbidden('own_record', 'Nobody assesses themselves.');
+            }
+            $score = $this->scoring->score($attempt);
+            if ($score->outcome === Outcome::Incomplete) {
+                throw Refusal::because('incomplete', sprintf('%d criteria are still open or doubtful. See or measure them, then conclude.', count($score->open)));
+            }
+            $at ??= CarbonImmutable::now();
+            $attempt->update([
+                'outcome' => $score->outcome->value,
+                'score_percent' => $score->scorePercent,
+                'concluded_at' => $at,
+                'assessor_id' => $by->id,
+            ]);
+            ($this->record)($attempt->learner, null, 'assessment_concluded', [
+                'assessment' => $attempt->sheet->code,
+                'version' => $attempt->sheet->version,
+                'attempt' => $attempt->id,
+                'outcome' => $score->outcome->value,
+                'score_percent' => $score->scorePercent,
+                'stopped_by' => $score->stoppedBy,
+            ], $by, $at);
+
+            return $attempt->load('assessor');
+        });
+    }
+}

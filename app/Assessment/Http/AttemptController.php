@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assessment\Http;
+
+use App\Assessment\Attempt;
+use App\Assessment\ConcludeAssessment;
+use App\Assessment\MarkCriterion;
+use App\Assessment\OpenSheet;
+use App\Assessment\Sheet;
+use App\People\Role;
+use App\People\User;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+final class AttemptController
+{
+    public function open(Request $request, OpenSheet $open, #[CurrentUser] User $user): JsonResponse
+    {
+        $given = $request->validate(['id' => ['required', 'uuid'], 'sheet' => ['required', 'exists:assessment_sheets,code'], 'learner_id' => ['required', 'integer']]);
+        $learner = User::query()->where('role', Role::Learner)->findOrFail($request->integer('learner_id'));
+        $attempt = $open(Sheet::current($given['sheet']), $learner, $user, $given['id']);
+
+        return (new AttemptResource($attempt->load(['sheet.part', 'sheet.machine', 'learner', 'assessor'])))->response()->setStatusCode(201);
+    }
+
+    public function show(Attempt $attempt): AttemptResource
+    {
+        Gate::authorize('view-record', $attempt->learner);
+
+        return new AttemptResource($attempt->load(['sheet.part', 'sheet.machine', 'learner', 'assessor']));
+    }
+
+    public function mark(Request $request, Attempt $attempt, string $criterion, MarkCriterion $mark, #[CurrentUser] User $user): AttemptResource
+    {
+        /** @var array{result?: string|int|null, value?: string|null, dx?: string|null, dy?: string|null} $given */
+        $given = $request->validate([
+            'result' => ['nullable', 'in:met,prompted,not_met,not_seen'],
+            'value' => ['nullable', 'string', 'max:20'],
+            'dx' => ['nullable', 'string', 'max:20'],
+            'dy' => ['nullable', 'string', 'max:20'],
+        ]);
+
+        return new AttemptResource($mark($attempt, $criterion, $given, $user->units));
+    }
+
+    public function conclude(Attempt $attempt, ConcludeAssessment $conclude, #[CurrentUser] User $user): AttemptResource
+    {
+        return new AttemptResource($conclude($attempt, $user));
+    }
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assessment;
+
+use App\Support\Refusal;
+use Illuminate\Support\Facades\DB;
+use MillStep\Core\Measure\Reading;
+
+/** Keeps one mark of an open sheet. Sent again it is the same mark; sent empty it is taken back. */
+final class MarkCriterion
+{
+    /**
+     * @param  array{result?: string|int|null, value?: string|null, dx?: string|null, dy?: string|null}  $given  readings as typed
+     * @param  'mm'|'in'  $units  of a reading that names none
+     *
+     * @throws Refusal `concluded`, `no_criterion`
+     * @throws \MillStep\Core\Exception\InvalidInput when a reading is not readable
+     */
+    public function __invoke(Attempt $attempt, string $criterionId, array $given, string $units): Attempt
+    {
+        return DB::transaction(function () use ($attempt, $criterionId, $given, $units): Attempt {
+            $attempt = Attempt::query()->with(['sheet.part', 'sheet.machine', 'learner', 'assessor'])->lockForUpdate()->findOrFail($attempt->id);
+            if ($attempt->concluded_at !== null) {
+                throw Refusal::because('concluded', 'This sheet is concluded. Open a new one for another attempt.');
+            }
+            $criterion = $attempt->sheet->criterion($criterionId) ?? throw Refusal::because('no_criterion', "The sheet has no criterion $criterionId.");
+            $mark = match (true) {
+                $criterion['kind'] !== 'measured' => array_filter(['result' => $given['result'] ?? null], static fn ($value): bool => $value !== null),
+                ($criterion['measure'] ?? '') === 'position' => $this->position($given, $units),
+                default => $this->diameter($given, $units),
+            };
+            $attempt->marks = $mark === [] ? array_diff_key($attempt->marks, [$criterionId => true]) : [...$attempt->marks, $criterionId => $mark];
+            $attempt->save();
+
+            return $attempt;
+        });
+    }
+
+    /**
+     * @param  array{value?: string|null}  $given
+     * @param  'mm'|'in'  $units
+     * @return array{value_mm?: float, typed?: string}
+     */
+    private function diameter(array $given, string $units): array
+    {
+        $typed = trim($given['value'] ?? '');
+
+        return $typed === '' ? [] : ['value_mm' => Reading::parse($typed, $units)->inMm(), 'typed' => $typed];
+    }
+
+    /**
+     * Half a position is kept too: the second figure may come after the tablet was put down.
+     *
+     * @param  array{dx?: string|null, dy?: string|null}  $given
+     * @param  'mm'|'in'  $units
+     * @return array{dx_mm?: float, typed_dx?: string, dy_mm?: float, typed_dy?: string}
+     */
+    private function position(array $given, string $units): array
+    {
+        $mark = [];
+        foreach (['dx', 'dy'] as $axis) {
+            $typed = trim($given[$axis] ?? '');
+            if ($typed !== '') {
+                $mark[$axis.'_mm'] = Reading::parse($typed, $units, signed: true)->inMm();
+                $mark['typed_'.$axis] = $typed;
+            }
+        }
+
+        return $mark;
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assessment;
+
+use App\Workshop\Policy;
+use MillStep\Core\Assessment\Score;
+use MillStep\Core\Assessment\ScoreAssessment;
+use MillStep\Core\Fields;
+use MillStep\Core\Measure\JudgeMeasurement;
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Measure\TruePosition;
+
+/** Lays a sheet and its marks before the core. */
+final class Scoring
+{
+    /** @throws \MillStep\Core\Exception\CoreException when a sheet is not readable */
+    public function score(Attempt $attempt): Score
+    {
+        return ScoreAssessment::fromFields(Fields::of([
+            'criteria' => array_map(fn (array $criterion): array => $this->forCore($attempt, $criterion), $attempt->sheet->criteria),
+            'pass_mark_percent' => $attempt->sheet->pass_mark_percent,
+            'prompted_credit' => Policy::inForce()->promptedCredit,
+        ]))->compute();
+    }
+
+    /**
+     * What a measured criterion came to, once it is filled in.
+     *
+     * @param  array<string, mixed>  $criterion
+     * @return array{verdict: string, value_mm: float, deviation_mm: float}|null
+     */
+    public function judged(Attempt $attempt, array $criterion): ?array
+    {
+        $fields = $this->forCore($attempt, $criterion);
+        if (! isset($fields['value_mm'])) {
+            return null;
+        }
+        $judgement = JudgeMeasurement::fromFields(Fields::of($fields))->compute();
+
+        return ['verdict' => $judgement->verdict->value, 'value_mm' => $fields['value_mm'], 'deviation_mm' => $judgement->deviation->inMm()];
+    }
+
+    /**
+     * The limits that the drawing sets for a measured criterion. A position counts from 0 to its tolerance.
+     *
+     * @param  array<string, mixed>  $criterion
+     * @return array{lower_mm: float, upper_mm: float}
+     */
+    public function limits(Attempt $attempt, array $criterion): array
+    {
+        $hole = $attempt->sheet->part->hole($criterion['hole']);
+
+        return $criterion['measure'] === 'position'
+            ? ['lower_mm' => 0.0, 'upper_mm' => $hole['position_tolerance_mm']]
+            : ['lower_mm' => $hole['lower_mm'], 'upper_mm' => $hole['upper_mm']];
+    }
+
+    /**
+     * @param  array<string, mixed>  $criterion
+     * @return array<string, mixed>
+     */
+    private function forCore(Attempt $attempt, array $criterion): array
+    {
+        $mark = $attempt->marks[$criterion['id']] ?? [];
+        if ($criterion['kind'] !== 'measured') {
+            return [...$criterion, ...array_intersect_key($mark, ['result' => true])];
+        }
+        $limits = $this->limits($attempt, $criterion);
+        if ($criterion['measure'] === 'position') {
+            if (! isset($mark['dx_mm'], $mark['dy_mm'])) {
+                return [...$criterion, ...$limits];
+            }
+            $position = (new TruePosition(Length::mm($mark['dx_mm']), Length::mm($mark['dy_mm']), Length::mm($limits['upper_mm'])))->compute()->position->inMm();
+
+            // A position has no lower limit to be doubtful about.
+            return [...$criterion, ...$limits, 'lower_mm' => -$limits['upper_mm'], 'value_mm' => $position, 'uncertainty_mm' => Policy::inForce()->caliperUncertainty->inMm()];
+        }
+
+        return isset($mark['value_mm'])
+            ? [...$criterion, ...$limits, 'value_mm' => $mark['value_mm'], 'uncertainty_mm' => Policy::inForce()->caliperUncertainty->inMm()]
+            : [...$criterion, ...$limits];
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assessment;
+
+use App\Workshop\Machine;
+use App\Workshop\Part;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * One version of a practical sheet.
+ *
+ * @phpstan-type SheetCriterion array{id: string, text: string, kind: 'observed'|'measured'|'judged', weight: float, critical: bool, critical_prompt_stops: bool, group: string, scale_max?: int, measure?: 'diameter'|'position', hole?: string}
+ *
+ * @property int $id
+ * @property string $code
+ * @property int $version
+ * @property string $title
+ * @property int $pass_mark_percent
+ * @property list<SheetCriterion> $criteria
+ * @property Part $part
+ * @property Machine $machine
+ */
+final class Sheet extends Model
+{
+    protected $table = 'assessment_sheets';
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['criteria' => 'array'];
+    }
+
+    /** @return BelongsTo<Part, $this> */
+    public function part(): BelongsTo
+    {
+        return $this->belongsTo(Part::class);
+    }
+
+    /** @return BelongsTo<Machine, $this> */
+    public function machine(): BelongsTo
+    {
+        return $this->belongsTo(Machine::class);
+    }
+
+    public static function current(string $code): self
+    {
+        return self::query()->with(['part', 'machine'])->where('code', $code)->latest('version')->firstOrFail();
+    }
+
+    /** @return SheetCriterion|null */
+    public function criterion(string $id): ?array
+    {
+        foreach ($this->criteria as $criterion) {
+            if ($criterion['id'] === $id) {
+                return $criterion;
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Competency\Http;
+
+use App\Competency\AcknowledgeStatement;
+use App\Competency\Permit;
+use App\People\User;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class AcknowledgementController
+{
+    /** Only the learner can put their own name to it. */
+    public function store(Request $request, User $learner, Permit $permit, AcknowledgeStatement $acknowledge, #[CurrentUser] User $user): JsonResponse
+    {
+        abort_unless($user->is($learner), 403, 'Only the learner can acknowledge the statement.');
+        $given = $request->validate(['id' => ['required', 'uuid'], 'statement_version' => ['required', 'integer']]);
+        $entry = $acknowledge($learner, $permit, $request->integer('statement_version'), id: $given['id']);
+
+        return new JsonResponse(['id' => $entry->id, 'hash' => $entry->hash], 201);
+    }
+}

@@ -1,0 +1,150 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Competency;
+
+use App\Assessment\Attempt as AssessmentAttempt;
+use App\Assessment\Sheet;
+use App\Learning\Attempt as CheckAttempt;
+use App\Learning\Check;
+use App\Learning\Lesson;
+use App\Learning\Progress;
+use App\People\User;
+use App\Practice\Entry;
+use Illuminate\Support\Collection;
+use MillStep\Core\Competency\LadderPlace;
+
+/** One learner's page: where they stand with each permit, what each asks for and what of it is done, and the ledger. */
+final class LearnerRecord
+{
+    public function __construct(private readonly Standings $standings, private readonly SignOff $signOff) {}
+
+    /** @return array<string, mixed> */
+    public function of(User $learner): array
+    {
+        $permits = Permit::query()->with('statements')->orderBy('id')->get();
+        $places = $this->standings->of(new Collection([$learner]), $permits)[$learner->id];
+        $entries = LedgerEntry::query()->with('recorder')->where('learner_id', $learner->id)->orderByDesc('seq')->get();
+
+        return [
+            'learner' => ['id' => $learner->id, 'name' => $learner->name, 'cohort' => $learner->cohort?->name, 'active' => $learner->active],
+            'permits' => $permits->map(fn (Permit $permit): array => $this->permit($learner, $permit, $places[$permit->code], $entries))->all(),
+            'ledger' => $entries->map(static fn (LedgerEntry $entry): array => [
+                'id' => $entry->id,
+                'type' => $entry->type,
+                'permit' => $permits->firstWhere('id', $entry->permit_id)?->name,
+                'details' => (object) $entry->details(),
+                'recorded_by' => $entry->recorder->name,
+                'happened_at' => $entry->happened_at->toIso8601ZuluString(),
+                'recorded_at' => $entry->recorded_at->toIso8601ZuluString(),
+                'hash' => $entry->hash,
+            ])->all(),
+        ];
+    }
+
+    /**
+     * @param  Collection<int, LedgerEntry>  $entries
+     * @return array<string, mixed>
+     */
+    private function permit(User $learner, Permit $permit, LadderPlace $place, Collection $entries): array
+    {
+        $requirement = $permit->requirement;
+        $signedOff = $entries->first(static fn (LedgerEntry $entry): bool => $entry->permit_id === $permit->id && $entry->type === 'signed_off');
+        $confirmed = $entries->filter(static fn (LedgerEntry $entry): bool => $entry->permit_id === $permit->id && $entry->type === 'practice_confirmed');
+
+        return [
+            'code' => $permit->code,
+            'name' => $permit->name,
+            'standing' => $place->toArray(),
+            'lessons' => $this->lessons($learner, $requirement['lessons']),
+            'checks' => $this->checks($learner, $requirement['checks']),
+            'practice' => [
+                'count' => $confirmed->count(),
+                'count_needed' => $requirement['practice_count'],
+                'minutes' => $confirmed->sum(static fn (LedgerEntry $entry): int => (int) ($entry->details()['minutes'] ?? 0)),
+                'minutes_needed' => $requirement['practice_minutes'],
+                'waiting' => Entry::query()->where('learner_id', $learner->id)->where('state', 'waiting')->count(),
+            ],
+            'assessments' => $this->assessments($learner, $requirement['assessments']),
+            'acknowledged' => $this->signOff->acknowledged($learner, $permit),
+            'signed_off' => $signedOff === null ? null : [
+                'by' => $signedOff->recorder->name,
+                'at' => $signedOff->happened_at->toIso8601ZuluString(),
+                'valid_until' => $signedOff->details()['valid_until'],
+                'scope' => (object) (array) $signedOff->details()['scope'],
+            ],
+        ];
+    }
+
+    /**
+     * @param  list<string>  $codes
+     * @return list<array<string, mixed>>
+     */
+    private function lessons(User $learner, array $codes): array
+    {
+        $lessons = Lesson::query()->whereIn('code', $codes)->orderBy('version')->get()->keyBy('code');
+        $progress = Progress::query()->with('lesson')->where('learner_id', $learner->id)->whereIn('lesson_id', $lessons->pluck('id'))->get()->keyBy('lesson_id');
+
+        return array_map(static function (string $code) use ($lessons, $progress): array {
+            $lesson = $lessons->get($code);
+            $mine = $lesson === null ? null : $progress->get($lesson->id);
+
+            return [
+                'code' => $code,
+                'title' => $lesson->title ?? $code,
+                'minutes' => $lesson->minutes ?? 0,
+                'steps' => $lesson === null ? 0 : count($lesson->steps),
+                'steps_done' => $mine === null ? 0 : count(array_filter($lesson->steps ?? [], static fn (array $step): bool => $mine->isDone($step['key']))),
+                'completed' => $mine?->completed_at !== null,
+            ];
+        }, $codes);
+    }
+
+    /**
+     * @param  list<string>  $codes
+     * @return list<array<string, mixed>>
+     */
+    private function checks(User $learner, array $codes): array
+    {
+        $attempts = CheckAttempt::query()->with('check')->where('learner_id', $learner->id)->orderBy('started_at')->get();
+
+        return array_map(static function (string $code) use ($attempts): array {
+            $mine = $attempts->filter(static fn (CheckAttempt $attempt): bool => $attempt->check->code === $code);
+            $last = $mine->last(static fn (CheckAttempt $attempt): bool => $attempt->submitted_at !== null);
+
+            return [
+                'code' => $code,
+                'title' => Check::current($code)->title,
+                'attempts' => $mine->whereNotNull('submitted_at')->count(),
+                'passed' => ($last?->result['passed'] ?? false) === true,
+                'score_percent' => $last?->result['score_percent'] ?? null,
+                'last_attempt' => $last?->id,
+            ];
+        }, $codes);
+    }
+
+    /**
+     * @param  list<string>  $codes
+     * @return list<array<string, mixed>>
+     */
+    private function assessments(User $learner, array $codes): array
+    {
+        $attempts = AssessmentAttempt::query()->with('sheet')->where('learner_id', $learner->id)->orderBy('started_at')->get();
+
+        return array_map(static function (string $code) use ($attempts): array {
+            $mine = $attempts->filter(static fn (AssessmentAttempt $attempt): bool => $attempt->sheet->code === $code);
+            $last = $mine->whereNotNull('concluded_at')->last();
+
+            return [
+                'code' => $code,
+                'title' => Sheet::current($code)->title,
+                'attempts' => $mine->whereNotNull('concluded_at')->count(),
+                'outcome' => $last?->outcome,
+                'score_percent' => $last === null ? null : (float) $last->score_percent,
+                'last_attempt' => $last?->id,
+                'open_attempt' => $mine->whereNull('concluded_at')->first()?->id,
+            ];
+        }, $codes);
+    }
+}

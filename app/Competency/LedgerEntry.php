@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Competency;
+
+use App\People\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use MillStep\Core\Competency\HashChain;
+
+/**
+ * One line of the ledger. Written by RecordEntry, read by everybody else, changed by nobody.
+ *
+ * @property int $seq
+ * @property string $id
+ * @property int $learner_id
+ * @property int|null $permit_id
+ * @property string $type
+ * @property string $data JSON, kept to the letter
+ * @property int $recorded_by
+ * @property CarbonImmutable $happened_at
+ * @property CarbonImmutable $recorded_at
+ * @property string $previous_hash
+ * @property string $hash
+ * @property User $recorder
+ */
+final class LedgerEntry extends Model
+{
+    public const INSTANT = 'Y-m-d\TH:i:s.u\Z';
+
+    public $timestamps = false;
+
+    protected $table = 'competency_ledger';
+
+    protected $primaryKey = 'seq';
+
+    protected $dateFormat = 'Y-m-d H:i:s.uP';
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function recorder(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'recorded_by');
+    }
+
+    /** @return array<string, mixed> */
+    public function details(): array
+    {
+        /** @var array<string, mixed> */
+        return json_decode($this->data, true, 64, JSON_THROW_ON_ERROR);
+    }
+
+    public function expectedHash(): string
+    {
+        return HashChain::next($this->previous_hash, [
+            $this->id,
+            (string) $this->learner_id,
+            (string) $this->permit_id,
+            $this->type,
+            $this->data,
+            (string) $this->recorded_by,
+            $this->happened_at->utc()->format(self::INSTANT),
+            $this->recorded_at->utc()->format(self::INSTANT),
+        ]);
+    }
+}

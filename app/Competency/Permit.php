@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Competency;
+
+use App\Workshop\Machine;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * @property int $id
+ * @property string $code
+ * @property string $name
+ * @property array{lessons: list<string>, checks: list<string>, practice_count: int, practice_minutes: int, assessments: list<string>, prerequisites?: list<string>, recency_days?: int} $requirement
+ * @property int $validity_days
+ * @property array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, companion?: bool} $scope
+ * @property Collection<int, Statement> $statements
+ */
+final class Permit extends Model
+{
+    protected $table = 'competency_permits';
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['requirement' => 'array', 'scope' => 'array'];
+    }
+
+    public function getRouteKeyName(): string
+    {
+        return 'code';
+    }
+
+    /** @return HasMany<Statement, $this> */
+    public function statements(): HasMany
+    {
+        return $this->hasMany(Statement::class);
+    }
+
+    /** @return BelongsToMany<Machine, $this> */
+    public function machines(): BelongsToMany
+    {
+        return $this->belongsToMany(Machine::class, 'competency_machine_permit');
+    }
+
+    /** @throws \LogicException when the permit has no statement yet */
+    public function statementInForce(): Statement
+    {
+        return $this->statements->where('in_force_from', '<=', now())->sortByDesc('version')->first()
+            ?? throw new \LogicException("The permit {$this->code} has no statement in force.");
+    }
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Competency\Http\AcknowledgementController;
+use App\Competency\Http\HoldController;
+use App\Competency\Http\RecordController;
+use App\Competency\Http\SignOffController;
+use App\Competency\Http\TodayController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('auth')->group(function (): void {
+    Route::get('today', TodayController::class)->can('teach');
+    Route::prefix('learners/{learner}')->group(function (): void {
+        Route::get('/', RecordController::class)->can('view-record', 'learner');
+        Route::get('permits/{permit}/sign-off', [SignOffController::class, 'show'])->can('view-record', 'learner');
+        Route::post('permits/{permit}/acknowledgement', [AcknowledgementController::class, 'store'])->can('view-record', 'learner');
+        Route::post('permits/{permit}/sign-off', [SignOffController::class, 'store'])->can('teach');
+        Route::post('permits/{permit}/holds', [HoldController::class, 'store'])->can('teach');
+    });
+});

@@ -1,0 +1,161 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use App\Assessment\Sheet;
+use App\Competency\Permit;
+use App\Competency\Statement;
+use App\Gate\Badge;
+use App\Gate\DemoBadges;
+use App\Learning\Check;
+use App\Learning\Lesson;
+use App\Learning\LessonFile;
+use App\People\Cohort;
+use App\People\Role;
+use App\People\User;
+use App\Workshop\Crib;
+use App\Workshop\Machine;
+use App\Workshop\Part;
+use App\Workshop\Policy;
+use App\Workshop\Tool;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Symfony\Component\Yaml\Yaml;
+
+/** Lays out the demo shop from the files of database/demo, its history relative to today. */
+final class DemoShop
+{
+    public const PASSWORD = 'mast-and-vane';
+
+    public const PIN = '2468';
+
+    private const FOLDER = 'database/demo';
+
+    public function __construct(private readonly DemoHistory $history) {}
+
+    public function load(): void
+    {
+        DB::transaction(function (): void {
+            $shop = $this->yaml('shop.yaml');
+            Policy::query()->create(['settings' => $shop['policy'], 'in_force_from' => CarbonImmutable::now()->subYear()]);
+            $this->cribs($shop['cribs']);
+            foreach ($shop['machines'] as $machine) {
+                Machine::query()->create([...array_diff_key($machine, ['crib' => true]), 'crib_id' => Crib::query()->where('slug', $machine['crib'])->value('id')]);
+            }
+            foreach ($shop['parts'] as $part) {
+                Part::query()->create($part);
+            }
+            $this->lessons();
+            $this->checks();
+            $this->sheets();
+            $this->permits($shop['permits']);
+            $this->people($this->yaml('people.yaml'));
+        });
+    }
+
+    /** @return array<string, mixed> */
+    private function yaml(string $file): array
+    {
+        /** @var array<string, mixed> */
+        return Yaml::parseFile(base_path(self::FOLDER.'/'.$file));
+    }
+
+    /** @param list<array{slug: string, name: string, from_mm: float, to_mm: float, step_mm: float}> $cribs */
+    private function cribs(array $cribs): void
+    {
+        foreach ($cribs as $given) {
+            $crib = Crib::query()->create(['slug' => $given['slug'], 'name' => $given['name']]);
+            $count = (int) round(($given['to_mm'] - $given['from_mm']) / $given['step_mm']);
+            $tools = [];
+            for ($i = 0; $i <= $count; $i++) {
+                $size = rtrim(rtrim(number_format($given['from_mm'] + $i * $given['step_mm'], 2, '.', ''), '0'), '.');
+                $tools[] = ['crib_id' => $crib->id, 'kind' => 'drill', 'system' => 'metric', 'designation' => $size, 'diameter_mm' => $size];
+            }
+            Tool::query()->insert($tools);
+        }
+    }
+
+    private function lessons(): void
+    {
+        foreach (glob(base_path(self::FOLDER.'/lessons/*.md')) ?: [] as $path) {
+            $file = LessonFile::parse((string) file_get_contents($path));
+            Lesson::query()->create([
+                ...array_intersect_key($file->front, array_flip(['code', 'version', 'title', 'place', 'minutes', 'tools', 'hole'])),
+                'accepted_from' => $file->front['accepted_from'] ?? $file->front['version'],
+                'part_id' => Part::query()->where('slug', $file->front['part'] ?? '')->value('id'),
+                'machine_id' => Machine::query()->where('slug', $file->front['machine'] ?? '')->value('id'),
+                'steps' => $file->steps,
+            ]);
+        }
+    }
+
+    private function checks(): void
+    {
+        foreach (glob(base_path(self::FOLDER.'/checks/*.yaml')) ?: [] as $path) {
+            /** @var array<string, mixed> $check */
+            $check = Yaml::parseFile($path);
+            Check::query()->create($check)->bank()->draw(1);
+        }
+    }
+
+    private function sheets(): void
+    {
+        foreach (glob(base_path(self::FOLDER.'/sheets/*.yaml')) ?: [] as $path) {
+            /** @var array<string, mixed> $sheet */
+            $sheet = Yaml::parseFile($path);
+            Sheet::query()->create([
+                ...array_diff_key($sheet, ['part' => true, 'machine' => true]),
+                'part_id' => Part::query()->where('slug', $sheet['part'])->valueOrFail('id'),
+                'machine_id' => Machine::query()->where('slug', $sheet['machine'])->valueOrFail('id'),
+            ]);
+        }
+    }
+
+    /** @param list<array<string, mixed>> $permits */
+    private function permits(array $permits): void
+    {
+        foreach ($permits as $given) {
+            $permit = Permit::query()->create(array_diff_key($given, ['machines' => true, 'statement' => true]));
+            $permit->machines()->attach(Machine::query()->whereIn('slug', $given['machines'])->pluck('id'));
+            Statement::query()->create(['permit_id' => $permit->id, 'version' => 1, 'body' => trim($given['statement']), 'in_force_from' => CarbonImmutable::now()->subYear()]);
+        }
+    }
+
+    /** @param array<string, mixed> $people */
+    private function people(array $people): void
+    {
+        $instructors = [];
+        foreach ($people['staff'] as $given) {
+            $user = $this->person($given['name'], $given['email'], Role::from($given['role']));
+            $user->update(['pin_hash' => self::PIN]);
+            if ($given['signs'] ?? false) {
+                $user->signsFor()->attach(Permit::query()->pluck('id'));
+                $instructors[] = $user;
+            }
+        }
+        foreach ($people['cohorts'] as $given) {
+            $startedOn = CarbonImmutable::now()->subDays($given['started_days_ago'])->startOfDay();
+            $cohort = Cohort::query()->create(['name' => $given['name'], 'starts_on' => $startedOn]);
+            foreach ($given['learners'] as $learner) {
+                $email = $learner['email'] ?? Str::slug(Str::before($learner['name'], ' ')).'@millstep.example';
+                $user = $this->person($learner['name'], $email, Role::Learner, $cohort);
+                $this->history->plan($user, $instructors, $startedOn, $learner);
+            }
+        }
+        $this->history->happen();
+    }
+
+    private function person(string $name, string $email, Role $role, ?Cohort $cohort = null): User
+    {
+        /** @var string|null $password hashed once: two dozen slow hashes would only keep the demo waiting */
+        static $password = null;
+        $password ??= bcrypt(self::PASSWORD);
+        $user = User::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'role' => $role, 'cohort_id' => $cohort?->id, 'units' => 'mm', 'active' => true]);
+        Badge::query()->create(['user_id' => $user->id, 'code_hash' => Badge::hash(DemoBadges::code($user))]);
+
+        return $user->refresh();
+    }
+}

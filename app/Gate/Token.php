@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gate;
+
+use Laravel\Sanctum\PersonalAccessToken;
+
+/** What a device carries. Stored as a hash only. */
+final class Token extends PersonalAccessToken
+{
+    protected $table = 'gate_tokens';
+}

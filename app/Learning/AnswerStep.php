@@ -1,0 +1,113 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use App\Competency\RecordEntry;
+use App\Support\Refusal;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use MillStep\Core\Learning\LessonReading;
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Measure\Reading;
+
+/** Takes what a learner did, read or chose at a step. The core judges readings; a hold asks for the instructor. */
+final class AnswerStep
+{
+    public function __construct(private readonly RecordEntry $record, private readonly LessonFigures $figures) {}
+
+    /**
+     * @param  string|null  $value  the reading as typed, or the id of the choice
+     *
+     * @throws Refusal `step_order`
+     * @throws \MillStep\Core\Exception\CoreException when a reading cannot be understood
+     */
+    public function __invoke(Progress $progress, string $key, ?string $value, ?CarbonImmutable $at = null): Progress
+    {
+        return DB::transaction(function () use ($progress, $key, $value, $at): Progress {
+            $progress = Progress::query()->with(['lesson.part', 'lesson.machine.crib.tools', 'learner', 'holds'])->lockForUpdate()->findOrFail($progress->id);
+            $step = $progress->lesson->step($key);
+            if ($step === null || ($progress->nextStep() !== $key && ! $progress->isDone($key))) {
+                throw Refusal::because('step_order', 'Steps are done in their order. Go back to the first open one.');
+            }
+            $at ??= CarbonImmutable::now();
+            if ($step['hold'] !== null) {
+                $progress->holds()->firstOrCreate(['step' => $key], ['asked_at' => $at]);
+                $progress->load('holds');
+
+                return $progress;
+            }
+            $this->write($progress, $key, match (true) {
+                $step['reading'] !== null => $this->judge($progress, $step['reading']['kind'], $value ?? ''),
+                $step['choice'] !== null => ['value' => $value, 'verdict' => $this->choose($step['choice'], $value)],
+                default => ['value' => null, 'verdict' => 'done'],
+            }, $at);
+
+            return $progress;
+        });
+    }
+
+    /** The instructor's look: opens the step for the learner. */
+    public function open(HoldPoint $hold, int $by, ?CarbonImmutable $at = null): HoldPoint
+    {
+        return DB::transaction(function () use ($hold, $by, $at): HoldPoint {
+            $hold = HoldPoint::query()->with('progress.lesson', 'progress.learner')->lockForUpdate()->findOrFail($hold->id);
+            if ($hold->opened_at === null) {
+                $at ??= CarbonImmutable::now();
+                $hold->update(['opened_at' => $at, 'opened_by' => $by]);
+                $this->write($hold->progress, $hold->step, ['value' => null, 'verdict' => 'done'], $at);
+            }
+
+            return $hold;
+        });
+    }
+
+    /** @param array{value: string|null, verdict: string, value_mm?: float|null} $answer */
+    private function write(Progress $progress, string $key, array $answer, CarbonImmutable $at): void
+    {
+        $progress->answers = [...$progress->answers, $key => ['value_mm' => null, ...$answer, 'at' => $at->toIso8601ZuluString()]];
+        if ($progress->completed_at === null && $progress->nextStep() === null) {
+            $progress->completed_at = $at;
+            ($this->record)($progress->learner, null, 'lesson_completed', [
+                'lesson' => $progress->lesson->code,
+                'version' => $progress->lesson->version,
+            ], $progress->learner, $at);
+        }
+        $progress->save();
+    }
+
+    /** @return array{value: string, verdict: string, value_mm: float} */
+    private function judge(Progress $progress, string $kind, string $typed): array
+    {
+        $scale = $progress->lesson->machine?->depth_scale;
+        // A scale is read in its own unit; a caliper in the learner's.
+        $unit = $kind === 'hole_diameter' || $scale === null ? $progress->learner->units : $scale['unit'];
+        $value = Reading::parse($typed, $unit);
+        $plan = $this->figures->plan($progress->lesson);
+        if ($plan === null || $progress->lesson->part === null || $progress->lesson->hole === null) {
+            throw Refusal::because('no_figures', 'This lesson is bound to no hole, so a reading cannot be judged.');
+        }
+        $hole = $progress->lesson->part->hole($progress->lesson->hole);
+        $verdict = (new LessonReading(
+            $plan,
+            Length::mm($scale['graduation_mm'] ?? 1),
+            Length::mm($scale['travel_mm'] ?? 100),
+            Length::mm($hole['lower_mm']),
+            Length::mm($hole['upper_mm']),
+        ))->judge($kind, $value, $progress->reading('scale_touch'));
+
+        return ['value' => trim($typed), 'verdict' => $verdict->value, 'value_mm' => $value->inMm()];
+    }
+
+    /** @param list<array{id: string, text: string, right: bool, answer: string}> $options */
+    private function choose(array $options, ?string $chosen): string
+    {
+        foreach ($options as $option) {
+            if ($option['id'] === $chosen) {
+                return $option['right'] ? 'right' : 'wrong';
+            }
+        }
+        throw Refusal::because('no_choice', 'Choose one of the answers.');
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use App\Competency\RecordEntry;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+/** Marks a paper and writes the attempt into the ledger. Handing in twice changes nothing. */
+final class HandInCheck
+{
+    public function __construct(private readonly RecordEntry $record) {}
+
+    /** @param array<string, list<string>> $answers by question */
+    public function __invoke(Attempt $attempt, array $answers, ?CarbonImmutable $at = null): Attempt
+    {
+        return DB::transaction(function () use ($attempt, $answers, $at): Attempt {
+            $attempt = Attempt::query()->with(['check', 'learner'])->lockForUpdate()->findOrFail($attempt->id);
+            if ($attempt->submitted_at !== null) {
+                return $attempt;
+            }
+            $result = $attempt->paper()->mark($answers);
+            $at ??= CarbonImmutable::now();
+            $attempt->update(['answers' => $answers, 'result' => $result->toArray(), 'submitted_at' => $at]);
+            ($this->record)($attempt->learner, null, 'check_attempted', [
+                'check' => $attempt->check->code,
+                'version' => $attempt->check->version,
+                'attempt' => $attempt->id,
+                'passed' => $result->passed,
+                'score_percent' => $result->scorePercent,
+            ], $attempt->learner, $at);
+
+            return $attempt;
+        });
+    }
+}

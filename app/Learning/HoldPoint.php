@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A step that waits for the instructor's look.
+ *
+ * @property int $id
+ * @property string $progress_id
+ * @property string $step
+ * @property CarbonImmutable $asked_at
+ * @property CarbonImmutable|null $opened_at
+ * @property Progress $progress
+ */
+final class HoldPoint extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'learning_holds';
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['asked_at' => 'immutable_datetime', 'opened_at' => 'immutable_datetime'];
+    }
+
+    /** @return BelongsTo<Progress, $this> */
+    public function progress(): BelongsTo
+    {
+        return $this->belongsTo(Progress::class);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning\Http;
+
+use App\Learning\Attempt;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use MillStep\Core\Learning\DrawnQuestion;
+
+/**
+ * A paper, and once it is handed in what came of it. Right answers leave the server only then.
+ *
+ * @mixin Attempt
+ */
+final class AttemptResource extends JsonResource
+{
+    public static $wrap = null;
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        return [
+            'id' => $this->id,
+            'check' => ['code' => $this->check->code, 'title' => $this->check->title, 'pass_mark_percent' => $this->check->pass_mark_percent],
+            'learner_id' => $this->learner_id,
+            'seed' => $this->seed,
+            'questions' => array_map(static fn (DrawnQuestion $question): array => $question->forLearner(), $this->paper()->questions),
+            'answers' => $this->answers === null ? null : (object) $this->answers,
+            'result' => $this->result,
+            'submitted_at' => $this->submitted_at?->toIso8601ZuluString(),
+        ];
+    }
+}

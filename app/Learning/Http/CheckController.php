@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning\Http;
+
+use App\Learning\Attempt;
+use App\Learning\Check;
+use App\Learning\HandInCheck;
+use App\Learning\StartCheck;
+use App\People\User;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+
+final class CheckController
+{
+    public function start(Request $request, string $code, StartCheck $start, #[CurrentUser] User $user): AttemptResource
+    {
+        abort_unless($user->learns(), 403, 'Safety checks are taken by learners.');
+        $given = $request->validate(['id' => ['required', 'uuid']]);
+
+        return new AttemptResource($start($user, Check::current($code), $given['id']));
+    }
+
+    public function show(Attempt $attempt): AttemptResource
+    {
+        Gate::authorize('view-record', $attempt->learner);
+
+        return new AttemptResource($attempt);
+    }
+
+    public function handIn(Request $request, Attempt $attempt, HandInCheck $handIn, #[CurrentUser] User $user): AttemptResource
+    {
+        abort_unless($attempt->learner_id === $user->id, 403, 'A paper is handed in by whoever sat it.');
+        /** @var array{answers: array<string, list<string>>} $given */
+        $given = $request->validate([
+            'answers' => ['present', 'array', 'max:50'],
+            'answers.*' => ['array', 'max:20'],
+            'answers.*.*' => ['string', 'max:60'],
+        ]);
+
+        return new AttemptResource($handIn($attempt, $given['answers']));
+    }
+}

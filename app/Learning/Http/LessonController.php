@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning\Http;
+
+use App\Learning\AnswerStep;
+use App\Learning\HoldPoint;
+use App\Learning\Lesson;
+use App\Learning\OpenLesson;
+use App\Learning\Progress;
+use App\People\User;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+
+final class LessonController
+{
+    /** Learners get their own progress with it; whoever teaches reads the lesson as it stands. */
+    public function show(string $code, OpenLesson $open, #[CurrentUser] User $user): LessonResource
+    {
+        $lesson = Lesson::current($code);
+
+        return new LessonResource($lesson, $user->learns() ? $open($user, $lesson) : null);
+    }
+
+    public function answer(Request $request, Progress $progress, string $step, AnswerStep $answer, #[CurrentUser] User $user): LessonResource
+    {
+        abort_unless($progress->learner_id === $user->id, 403, 'Only the learner works through their own lesson.');
+        $given = $request->validate(['value' => ['nullable', 'string', 'max:40']]);
+        $progress = $answer($progress, $step, $given['value'] ?? null);
+
+        return new LessonResource($progress->lesson, $progress);
+    }
+
+    public function open(HoldPoint $hold, AnswerStep $answer, #[CurrentUser] User $user): Response
+    {
+        $answer->open($hold, $user->id);
+
+        return response()->noContent();
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning\Http;
+
+use App\Learning\HoldPoint;
+use App\Learning\Lesson;
+use App\Learning\LessonFigures;
+use App\Learning\Progress;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use MillStep\Core\Exception\CoreException;
+
+/** A lesson with its figures computed for the machine, crib and part that it is bound to. */
+final class LessonResource extends JsonResource
+{
+    public static $wrap = null;
+
+    public function __construct(private readonly Lesson $lesson, private readonly ?Progress $progress)
+    {
+        parent::__construct($lesson);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        return [
+            'code' => $this->lesson->code,
+            'version' => $this->lesson->version,
+            'title' => $this->lesson->title,
+            'place' => $this->lesson->place,
+            'minutes' => $this->lesson->minutes,
+            'tools' => $this->lesson->tools,
+            'part' => $this->part(),
+            'machine' => $this->machine(),
+            'steps' => array_map($this->step(...), $this->lesson->steps),
+            ...$this->figures(),
+            'progress' => $this->progress === null ? null : [
+                'id' => $this->progress->id,
+                'next' => $this->progress->nextStep(),
+                'completed_at' => $this->progress->completed_at?->toIso8601ZuluString(),
+            ],
+        ];
+    }
+
+    /** @return array{figures: object, fault: string|null} */
+    private function figures(): array
+    {
+        try {
+            return ['figures' => (object) array_map(static fn ($figure): array => $figure->toArray(), app(LessonFigures::class)->for($this->lesson, $this->progress)), 'fault' => null];
+        } catch (CoreException $fault) {
+            // The lesson is still worth reading; what cannot be computed says why.
+            return ['figures' => (object) [], 'fault' => $fault->getMessage()];
+        }
+    }
+
+    /** @return array<string, mixed>|null */
+    private function part(): ?array
+    {
+        $part = $this->lesson->part;
+
+        return $part === null ? null : ['name' => $part->name, 'stock' => $part->stock, 'thickness_mm' => $part->thickness_mm, 'holes' => $part->holes, 'hole' => $this->lesson->hole];
+    }
+
+    /** @return array<string, mixed>|null */
+    private function machine(): ?array
+    {
+        $machine = $this->lesson->machine;
+
+        return $machine === null ? null : [
+            'name' => $machine->name,
+            'speeds_rpm' => $machine->speeds_rpm,
+            'speed_change' => $machine->speed_change,
+            'depth_scale' => $machine->depth_scale,
+            'crib' => $machine->crib?->name,
+            'in_service' => $machine->in_service,
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $step
+     * @return array<string, mixed>
+     */
+    private function step(array $step): array
+    {
+        $answer = $this->progress?->answers[$step['key']] ?? null;
+        $hold = $this->progress?->holds->firstWhere('step', $step['key']);
+        // What is said to a choice is shown once it is chosen.
+        $chosen = $step['choice'] === null ? null : collect($step['choice'])->firstWhere('id', $answer['value'] ?? null);
+
+        return [
+            ...$step,
+            'choice' => $step['choice'] === null ? null : array_map(static fn (array $option): array => ['id' => $option['id'], 'text' => $option['text']], $step['choice']),
+            'done' => $this->progress?->isDone($step['key']) ?? false,
+            'answer' => $answer === null ? null : [...$answer, 'said' => $chosen['answer'] ?? null],
+            'waiting_since' => $hold instanceof HoldPoint && $hold->opened_at === null ? $hold->asked_at->toIso8601ZuluString() : null,
+        ];
+    }
+}

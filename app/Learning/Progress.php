@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use App\People\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * Where one learner is in one lesson.
+ *
+ * @phpstan-type Answer array{value: string|null, verdict: string|null, value_mm: float|null, at: string}
+ *
+ * @property string $id
+ * @property int $learner_id
+ * @property int $lesson_id
+ * @property array<string, Answer> $answers by step; a step that is answered to the end is done
+ * @property CarbonImmutable|null $completed_at
+ * @property Lesson $lesson
+ * @property User $learner
+ * @property Collection<int, HoldPoint> $holds
+ */
+final class Progress extends Model
+{
+    use HasUuids;
+
+    protected $table = 'learning_progress';
+
+    protected $guarded = [];
+
+    protected $attributes = ['answers' => '{}', 'completed_at' => null];
+
+    protected function casts(): array
+    {
+        return ['answers' => 'array', 'completed_at' => 'immutable_datetime'];
+    }
+
+    /** @return BelongsTo<Lesson, $this> */
+    public function lesson(): BelongsTo
+    {
+        return $this->belongsTo(Lesson::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function learner(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'learner_id');
+    }
+
+    /** @return HasMany<HoldPoint, $this> */
+    public function holds(): HasMany
+    {
+        return $this->hasMany(HoldPoint::class);
+    }
+
+    public function isDone(string $step): bool
+    {
+        return in_array($this->answers[$step]['verdict'] ?? null, ['done', 'in', 'right'], true);
+    }
+
+    /** The first step that is not done; null when all are. */
+    public function nextStep(): ?string
+    {
+        foreach ($this->lesson->steps as $step) {
+            if (! $this->isDone($step['key'])) {
+                return $step['key'];
+            }
+        }
+
+        return null;
+    }
+
+    /** What the learner read on the machine's scale with the tip on the work, in millimetres. */
+    public function reading(string $kind): ?float
+    {
+        foreach ($this->lesson->steps as $step) {
+            if (($step['reading']['kind'] ?? null) === $kind && $this->isDone($step['key'])) {
+                return $this->answers[$step['key']]['value_mm'] ?? null;
+            }
+        }
+
+        return null;
+    }
+}

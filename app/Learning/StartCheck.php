@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Learning;
+
+use App\People\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+/** Draws a paper. A retake gets other figures than the last one. */
+final class StartCheck
+{
+    private const TRIES = 20;
+
+    /** An attempt that was started and not handed in goes on; so does one whose id was sent before. */
+    public function __invoke(User $learner, Check $check, string $id): Attempt
+    {
+        return DB::transaction(function () use ($learner, $check, $id): Attempt {
+            $open = Attempt::query()->where('learner_id', $learner->id)->where('check_id', $check->id)
+                ->where(static fn ($query) => $query->whereNull('submitted_at')->orWhere('id', $id))->lockForUpdate()->first();
+            if ($open !== null) {
+                return $open->setRelation('check', $check);
+            }
+            $last = Attempt::query()->where('learner_id', $learner->id)->where('check_id', $check->id)->latest('started_at')->first();
+
+            return Attempt::query()->create([
+                'id' => $id,
+                'check_id' => $check->id,
+                'learner_id' => $learner->id,
+                'seed' => $this->seed($check, $last?->setRelation('check', $check)),
+                'started_at' => CarbonImmutable::now(),
+            ])->setRelation('check', $check);
+        });
+    }
+
+    private function seed(Check $check, ?Attempt $last): int
+    {
+        $before = $last?->paper()->figures();
+        for ($try = 0; $try < self::TRIES; $try++) {
+            $seed = random_int(1, PHP_INT_MAX >> 32);
+            if ($check->bank()->draw($seed)->figures() !== $before) {
+                return $seed;
+            }
+        }
+
+        throw new \LogicException("The bank of {$check->code} has no other figures to draw.");
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Http;
+
+use App\People\User;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+final class MeController
+{
+    /** Answers for guests too, so that the front end can tell whom it serves. */
+    public function show(#[CurrentUser] ?User $user): JsonResponse
+    {
+        return new JsonResponse([
+            'person' => $user === null ? null : new PersonResource($user),
+            'demo' => config('millstep.demo') === true,
+        ]);
+    }
+
+    public function update(Request $request, #[CurrentUser] User $user): PersonResource
+    {
+        $user->update($request->validate(['units' => ['required', 'in:mm,in']]));
+
+        return new PersonResource($user);
+    }
+}

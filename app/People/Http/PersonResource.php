@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Http;
+
+use App\People\User;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/**
+ * The signed-in person, as the front end needs them.
+ *
+ * @mixin User
+ */
+final class PersonResource extends JsonResource
+{
+    public static $wrap = null;
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'role' => $this->role->value,
+            'units' => $this->units,
+        ];
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Competency\Permit;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Notifications\Notifiable;
+
+/**
+ * @property int $id
+ * @property string $name
+ * @property string $email
+ * @property string $password
+ * @property Role $role
+ * @property int|null $cohort_id
+ * @property bool $active
+ * @property 'mm'|'in' $units
+ * @property string|null $pin_hash
+ * @property int $pin_failures
+ * @property CarbonImmutable|null $pin_locked_until
+ * @property CarbonImmutable|null $born_on
+ * @property CarbonImmutable|null $guardian_acknowledged_on
+ * @property Cohort|null $cohort
+ */
+final class User extends Authenticatable
+{
+    use Notifiable;
+
+    protected $table = 'people_users';
+
+    protected $guarded = [];
+
+    protected $hidden = ['password', 'pin_hash', 'remember_token'];
+
+    protected function casts(): array
+    {
+        return [
+            'role' => Role::class,
+            'active' => 'boolean',
+            'password' => 'hashed',
+            'pin_hash' => 'hashed',
+            'pin_locked_until' => 'immutable_datetime',
+            'born_on' => 'immutable_date',
+            'guardian_acknowledged_on' => 'immutable_date',
+        ];
+    }
+
+    public function teaches(): bool
+    {
+        return $this->active && $this->role !== Role::Learner;
+    }
+
+    public function leads(): bool
+    {
+        return $this->active && $this->role === Role::Lead;
+    }
+
+    public function learns(): bool
+    {
+        return $this->role === Role::Learner;
+    }
+
+    /** @return BelongsTo<Cohort, $this> */
+    public function cohort(): BelongsTo
+    {
+        return $this->belongsTo(Cohort::class);
+    }
+
+    /**
+     * The permits this person may sign for.
+     *
+     * @return BelongsToMany<Permit, $this>
+     */
+    public function signsFor(): BelongsToMany
+    {
+        return $this->belongsToMany(Permit::class, 'competency_authorisations');
+    }
+
+    /**
+     * @param  Builder<self>  $query
+     * @return Builder<self>
+     */
+    public function scopeLearners(Builder $query): Builder
+    {
+        return $query->where('role', Role::Learner)->where('active', true)->orderBy('name');
+    }
+}

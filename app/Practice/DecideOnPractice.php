@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Practice;
+
+use App\Competency\RecordEntry;
+use App\People\User;
+use App\Support\Refusal;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+/** The instructor confirms an exercise, which makes it count, or declines it with a reason. */
+final class DecideOnPractice
+{
+    public function __construct(private readonly RecordEntry $record) {}
+
+    /** @throws Refusal `own_record`, `already_decided` */
+    public function __invoke(Entry $entry, User $by, bool $confirm, ?string $reason = null, ?CarbonImmutable $at = null): Entry
+    {
+        return DB::transaction(function () use ($entry, $by, $confirm, $reason, $at): Entry {
+            $entry = Entry::query()->with(['learner', 'machine.permits'])->lockForUpdate()->findOrFail($entry->id);
+            $state = $confirm ? 'confirmed' : 'declined';
+            if ($entry->learner->is($by)) {
+                throw Refusal::forbidden('own_record', 'Nobody confirms their own practice.');
+            }
+            if ($entry->state === $state) {
+                return $entry;
+            }
+            if ($entry->state !== 'waiting') {
+                throw Refusal::because('already_decided', "This exercise is already {$entry->state}. The ledger is not rewritten; a correction is a new entry.");
+            }
+            $at ??= CarbonImmutable::now();
+            $entry->update(['state' => $state, 'decided_by' => $by->id, 'decided_at' => $at, 'reason' => $reason]);
+            // It counts for the permits that this machine takes, and for no other.
+            foreach ($confirm ? $entry->machine->permits : [] as $permit) {
+                ($this->record)($entry->learner, $permit, 'practice_confirmed', [
+                    'minutes' => $entry->minutes,
+                    'exercise' => $entry->exercise,
+                    'machine' => $entry->machine->slug,
+                    'entry' => $entry->id,
+                ], $by, $at);
+            }
+
+            return $entry;
+        });
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Practice;
+
+use App\People\User;
+use App\Workshop\Machine;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * One exercise in a learner's logbook. It counts once an instructor has confirmed it.
+ *
+ * @property string $id
+ * @property int $learner_id
+ * @property string $exercise
+ * @property int $minutes
+ * @property CarbonImmutable $done_on
+ * @property string|null $note
+ * @property 'waiting'|'confirmed'|'declined' $state
+ * @property string|null $reason
+ * @property CarbonImmutable|null $decided_at
+ * @property User $learner
+ * @property User|null $decider
+ * @property Machine $machine
+ */
+final class Entry extends Model
+{
+    use HasUuids;
+
+    protected $table = 'practice_entries';
+
+    protected $guarded = [];
+
+    protected $attributes = ['state' => 'waiting', 'note' => null, 'reason' => null, 'decided_at' => null, 'decided_by' => null];
+
+    protected function casts(): array
+    {
+        return ['done_on' => 'immutable_date', 'decided_at' => 'immutable_datetime'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function learner(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'learner_id');
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function decider(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'decided_by');
+    }
+
+    /** @return BelongsTo<Machine, $this> */
+    public function machine(): BelongsTo
+    {
+        return $this->belongsTo(Machine::class);
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Practice\Http;
+
+use App\People\User;
+use App\Practice\DecideOnPractice;
+use App\Practice\Entry;
+use App\Practice\LogPractice;
+use App\Workshop\Machine;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+
+final class EntryController
+{
+    public function index(User $learner): AnonymousResourceCollection
+    {
+        return EntryResource::collection(Entry::query()->with(['machine', 'decider'])->where('learner_id', $learner->id)->orderByDesc('done_on')->orderByDesc('id')->limit(200)->get());
+    }
+
+    public function store(Request $request, LogPractice $log, #[CurrentUser] User $user): JsonResponse
+    {
+        abort_unless($user->learns(), 403, 'The logbook is kept by the learner.');
+        /** @var array{id: string, exercise: string, minutes: int, done_on: string, note?: string|null, machine: string} $given */
+        $given = $request->validate([
+            'id' => ['required', 'uuid'],
+            'machine' => ['required', 'exists:workshop_machines,slug'],
+            'exercise' => ['required', 'string', 'min:3', 'max:120'],
+            'minutes' => ['required', 'integer', 'between:5,480'],
+            'done_on' => ['required', 'date_format:Y-m-d', 'before_or_equal:tomorrow'],
+            'note' => ['nullable', 'string', 'max:1000'],
+        ]);
+        $machine = Machine::query()->where('slug', $given['machine'])->firstOrFail();
+        unset($given['machine']);
+
+        return (new EntryResource($log($user, $machine, $given)->load(['machine', 'decider'])))->response()->setStatusCode(201);
+    }
+
+    public function decide(Request $request, Entry $entry, DecideOnPractice $decide, #[CurrentUser] User $user): EntryResource
+    {
+        $given = $request->validate([
+            'confirm' => ['required', 'boolean'],
+            'reason' => ['required_if:confirm,false', 'nullable', 'string', 'max:300'],
+        ]);
+
+        return new EntryResource($decide($entry, $user, $request->boolean('confirm'), $given['reason'] ?? null)->load(['machine', 'decider']));
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use MillStep\Core\Workshop\Drill;
+
+/**
+ * @property int $id
+ * @property string $slug
+ * @property string $name
+ * @property Collection<int, Tool> $tools
+ */
+final class Crib extends Model
+{
+    protected $table = 'workshop_cribs';
+
+    protected $guarded = [];
+
+    /** @return HasMany<Tool, $this> */
+    public function tools(): HasMany
+    {
+        return $this->hasMany(Tool::class);
+    }
+
+    /**
+     * The drills that are fit for use.
+     *
+     * @return list<Drill>
+     */
+    public function drills(): array
+    {
+        return array_values($this->tools
+            ->filter(static fn (Tool $tool): bool => $tool->kind === 'drill' && $tool->condition === 'sharp')
+            ->map(static fn (Tool $tool): Drill => $tool->asDrill())->all());
+    }
+}

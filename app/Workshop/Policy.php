@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use MillStep\Core\Workshop\ShopPolicy;
+use MillStep\Core\Fields;
+
+/**
+ * The shop's rules from an instant on. A change is a new row.
+ *
+ * @property int $id
+ * @property array<string, mixed> $settings
+ * @property CarbonImmutable $in_force_from
+ */
+final class Policy extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'workshop_policies';
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['settings' => 'array', 'in_force_from' => 'immutable_datetime'];
+    }
+
+    /**
+     * What is in force now; without a row of its own, a shop starts with the careful defaults.
+     *
+     * @throws \MillStep\Core\Exception\InvalidInput when a stored setting is not readable
+     */
+    public static function inForce(): ShopPolicy
+    {
+        $row = self::query()->where('in_force_from', '<=', CarbonImmutable::now())->latest('in_force_from')->latest('id')->first();
+
+        return ShopPolicy::fromFields(Fields::of($row->settings ?? []));
+    }
+}

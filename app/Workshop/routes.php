@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Workshop\Http\MachineController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('auth')->group(function (): void {
+    Route::get('machines', [MachineController::class, 'index']);
+});

@@ -1,0 +1,18 @@
+<?php
+
+return [
+    'defaults' => ['guard' => 'web', 'passwords' => 'users'],
+    'guards' => [
+        'web' => ['driver' => 'session', 'provider' => 'users'],
+        // Machines' screens and badge readers carry a token of their own, never a person's session.
+        'device' => ['driver' => 'sanctum', 'provider' => 'devices'],
+    ],
+    'providers' => [
+        'users' => ['driver' => 'eloquent', 'model' => App\People\User::class],
+        'devices' => ['driver' => 'eloquent', 'model' => App\Gate\Device::class],
+    ],
+    'passwords' => [
+        'users' => ['provider' => 'users', 'table' => 'people_password_resets', 'expire' => 60, 'throttle' => 60],
+    ],
+    'password_timeout' => 10800,
+];

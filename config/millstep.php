@@ -1,0 +1,6 @@
+<?php
+
+return [
+    // Shows the stand-ins (mailbox, badge tray) and the demo sign-ins. Never on in a real shop.
+    'demo' => (bool) env('MILLSTEP_DEMO', false),
+];

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Assessment;
+
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Fields;
+use MillStep\Core\Measure\JudgeMeasurement;
+use MillStep\Core\Measure\Verdict;
+
+/** One line of a sheet with what was found for it: its credit from 0 to 1, or null while it is open. */
+final readonly class Criterion
+{
+    private const OBSERVED = ['met', 'prompted', 'not_met', 'not_seen'];
+
+    private function __construct(
+        public string $id,
+        public float $weight,
+        public ?float $credit,
+        public bool $stops = false,
+        public bool $failsMeasurement = false,
+    ) {}
+
+    /** @throws InvalidInput */
+    public static function fromFields(Fields $fields, float $promptedCredit): self
+    {
+        $id = $fields->text('id');
+        $weight = $fields->positive('weight');
+        $critical = $fields->flag('critical', false);
+        $kind = CriterionKind::from($fields->choice('kind', array_column(CriterionKind::cases(), 'value')));
+
+        return match ($kind) {
+            CriterionKind::Observed => self::observed($fields, $id, $weight, $critical, $promptedCredit),
+            CriterionKind::Judged => self::judged($fields, $id, $weight),
+            CriterionKind::Measured => self::measured($fields, $id, $weight, $critical),
+        };
+    }
+
+    private static function observed(Fields $fields, string $id, float $weight, bool $critical, float $promptedCredit): self
+    {
+        $result = $fields->choice('result', self::OBSERVED, 'not_seen');
+        $promptStops = $fields->flag('critical_prompt_stops', false);
+        $credit = match ($result) {
+            'met' => 1.0,
+            'prompted' => $promptedCredit,
+            'not_met' => 0.0,
+            default => null,
+        };
+
+        return new self($id, $weight, $credit, stops: $critical && ($result === 'not_met' || ($result === 'prompted' && $promptStops)));
+    }
+
+    private static function judged(Fields $fields, string $id, float $weight): self
+    {
+        $scale = $fields->integer('scale_max', 1);
+
+        return new self($id, $weight, $fields->has('result') ? $fields->integer('result', 0, $scale) / $scale : null);
+    }
+
+    private static function measured(Fields $fields, string $id, float $weight, bool $critical): self
+    {
+        if (! $fields->has('value_mm')) {
+            return new self($id, $weight, null);
+        }
+        $verdict = JudgeMeasurement::fromFields($fields)->compute()->verdict;
+        $credit = match ($verdict) {
+            Verdict::In => 1.0,
+            Verdict::Out => 0.0,
+            Verdict::Doubtful => null,
+        };
+
+        return new self($id, $weight, $credit, failsMeasurement: $critical && $verdict === Verdict::Out);
+    }
+}

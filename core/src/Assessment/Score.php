@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Assessment;
+
+use MillStep\Core\Result;
+
+final readonly class Score extends Result
+{
+    /**
+     * @param  float  $scorePercent  to one decimal; unfinished criteria count 0
+     * @param  list<string>  $stoppedBy
+     * @param  list<string>  $open  not seen, not measured or doubtful
+     */
+    public function __construct(
+        public Outcome $outcome,
+        public float $scorePercent,
+        public array $stoppedBy,
+        public array $open,
+    ) {}
+}

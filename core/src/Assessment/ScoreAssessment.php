@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Assessment;
+
+use MillStep\Core\Fields;
+use MillStep\Core\Operation;
+
+/** The outcome of a practical sheet: stopped, incomplete, not yet, passed, in that order of precedence. */
+final readonly class ScoreAssessment implements Operation
+{
+    /** @param non-empty-list<Criterion> $criteria */
+    public function __construct(public array $criteria, public float $passMarkPercent) {}
+
+    public static function fromFields(Fields $fields): static
+    {
+        $promptedCredit = $fields->number('prompted_credit', 0.5);
+        if ($promptedCredit < 0 || $promptedCredit > 1) {
+            throw $fields->fault('prompted_credit', 'must lie from 0 to 1');
+        }
+        $criteria = array_map(static fn (Fields $criterion): Criterion => Criterion::fromFields($criterion, $promptedCredit), $fields->objects('criteria', 1));
+        if ($criteria === [] || count(array_unique(array_column($criteria, 'id'))) !== count($criteria)) {
+            throw $fields->fault('criteria', 'must each have an id of their own');
+        }
+        $passMark = $fields->notNegative('pass_mark_percent');
+
+        return $passMark <= 100 ? new self($criteria, $passMark) : throw $fields->fault('pass_mark_percent', 'must be at most 100');
+    }
+
+    public function compute(): Score
+    {
+        $stoppedBy = $open = [];
+        $earned = $possible = 0.0;
+        $failsMeasurement = false;
+        foreach ($this->criteria as $criterion) {
+            $possible += $criterion->weight;
+            $earned += $criterion->weight * ($criterion->credit ?? 0.0);
+            $failsMeasurement = $failsMeasurement || $criterion->failsMeasurement;
+            if ($criterion->stops) {
+                $stoppedBy[] = $criterion->id;
+            }
+            if ($criterion->credit === null) {
+                $open[] = $criterion->id;
+            }
+        }
+        $score = round(100 * $earned / $possible, 1);
+        $outcome = match (true) {
+            $stoppedBy !== [] => Outcome::Stopped,
+            $open !== [] => Outcome::Incomplete,
+            $score < $this->passMarkPercent || $failsMeasurement => Outcome::NotYet,
+            default => Outcome::Passed,
+        };
+
+        return new Score($outcome, $score, $stoppedBy, $open);
+    }
+}

@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Competency;
+
+use MillStep\Core\Fields;
+use MillStep\Core\Operation;
+
+/**
+ * May this person run this machine now: alone, supervised or no, with all reasons, the first decisive.
+ * Whatever is not known counts against; there is no path that grants by default.
+ */
+final readonly class AccessDecision implements Operation
+{
+    /** @param list<HeldPermit> $permits every permit that is needed here */
+    public function __construct(
+        public bool $badgeKnown,
+        public bool $personActive,
+        public bool $machineInService,
+        public bool $hoursOpen,
+        public array $permits,
+        public AccessRequest $request,
+        public bool $supervisorPresent,
+        public bool $companionPresent,
+        public Stage $supervisedFrom,
+        public bool $companionRequired,
+    ) {}
+
+    public static function fromFields(Fields $fields): static
+    {
+        $fields->instant('now');
+        $badgeKnown = $fields->flag('badge_known');
+        $presence = $fields->objectOrEmpty('presence');
+        $policy = $fields->objectOrEmpty('policy');
+
+        return new self(
+            $badgeKnown,
+            $badgeKnown && $fields->flag('person_active'),
+            $fields->object('machine')->flag('in_service'),
+            $fields->flag('hours_open'),
+            // An unknown badge belongs to nobody, so it has no permits to ask about.
+            $badgeKnown ? array_map(HeldPermit::fromFields(...), $fields->objects('permits', 1)) : [],
+            AccessRequest::fromFields($fields->objectOrEmpty('request')),
+            $presence->flag('supervisor', false),
+            $presence->flag('companion', false),
+            Stage::from($policy->integer('supervised_from_stage', 0, 5, 2)),
+            $policy->flag('companion_required', false),
+        );
+    }
+
+    public function compute(): Access
+    {
+        $refusals = array_keys(array_filter([
+            'machine_out_of_service' => ! $this->machineInService,
+            'person_inactive' => $this->badgeKnown && ! $this->personActive,
+            'badge_unknown' => ! $this->badgeKnown,
+            'held' => $this->any(static fn (HeldPermit $permit): bool => $permit->held),
+            'outside_hours' => ! $this->hoursOpen,
+        ]));
+        if ($refusals !== []) {
+            return new Access(Decision::No, $refusals);
+        }
+        $notAlone = $this->notAlone();
+        if ($notAlone === []) {
+            return new Access(Decision::Alone, []);
+        }
+        if ($this->any(fn (HeldPermit $permit): bool => $permit->stage->value < $this->supervisedFrom->value)) {
+            return new Access(Decision::No, ['safety_check_not_passed']);
+        }
+
+        return $this->supervisorPresent
+            ? new Access(Decision::Supervised, $notAlone)
+            : new Access(Decision::No, [...$notAlone, 'supervisor_absent']);
+    }
+
+    /** @return list<string> every reason why not alone, in the order of the rules */
+    private function notAlone(): array
+    {
+        $request = $this->request;
+
+        return array_keys(array_filter([
+            'not_signed_off' => $this->any(static fn (HeldPermit $permit): bool => $permit->stage !== Stage::Tapped && $permit->lapsed === null),
+            'lapsed_expired' => $this->lapsed(Lapse::Expired),
+            'lapsed_recency' => $this->lapsed(Lapse::Recency),
+            'lapsed_statement' => $this->lapsed(Lapse::Statement),
+            'lapsed_prerequisite' => $this->lapsed(Lapse::Prerequisite),
+            'outside_scope_material' => $this->any(static fn (HeldPermit $permit): bool => ! $permit->scope->coversMaterial($request->material)),
+            'outside_scope_diameter' => $this->any(static fn (HeldPermit $permit): bool => ! $permit->scope->coversDiameter($request->diameter)),
+            'outside_scope_operation' => $this->any(static fn (HeldPermit $permit): bool => ! $permit->scope->coversOperation($request->operation)),
+            'companion_absent' => ! $this->companionPresent
+                && ($this->companionRequired || $this->any(static fn (HeldPermit $permit): bool => $permit->scope->companion)),
+        ]));
+    }
+
+    private function lapsed(Lapse $cause): bool
+    {
+        return $this->any(static fn (HeldPermit $permit): bool => $permit->lapsed === $cause);
+    }
+
+    /** @param \Closure(HeldPermit): bool $test */
+    private function any(\Closure $test): bool
+    {
+        foreach ($this->permits as $permit) {
+            if ($test($permit)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}

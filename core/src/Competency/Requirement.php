@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Competency;
+
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Fields;
+
+/** What a permit asks for. */
+final readonly class Requirement
+{
+    /**
+     * @param  list<string>  $lessons
+     * @param  list<string>  $checks
+     * @param  list<string>  $assessments
+     * @param  list<string>  $prerequisites  permits that this one builds on
+     */
+    public function __construct(
+        public array $lessons,
+        public array $checks,
+        public int $practiceCount,
+        public int $practiceMinutes,
+        public array $assessments,
+        public array $prerequisites,
+        public ?int $recencyDays,
+        public int $statementVersion,
+        public ?\DateTimeImmutable $statementGraceUntil,
+    ) {}
+
+    /** @throws InvalidInput */
+    public static function fromFields(Fields $fields): self
+    {
+        return new self(
+            $fields->texts('lessons'),
+            $fields->texts('checks'),
+            $fields->integer('practice_count', 0),
+            $fields->integer('practice_minutes', 0),
+            $fields->texts('assessments'),
+            $fields->has('prerequisites') ? $fields->texts('prerequisites') : [],
+            $fields->has('recency_days') ? $fields->integer('recency_days', 1) : null,
+            $fields->integer('statement_version', 0),
+            $fields->has('statement_grace_until') ? $fields->instant('statement_grace_until') : null,
+        );
+    }
+}

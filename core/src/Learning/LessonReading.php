@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Learning;
+
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Measure\JudgeMeasurement;
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Measure\Verdict;
+use MillStep\Core\Planning\ThroughHolePlan;
+
+/** Judges what a learner typed at a lesson's step, for the case that the lesson is bound to. */
+final readonly class LessonReading
+{
+    public function __construct(
+        private ThroughHolePlan $plan,
+        private Length $graduation,
+        private Length $quillTravel,
+        private Length $holeLower,
+        private Length $holeUpper,
+    ) {}
+
+    /**
+     * `scale_touch` must leave the quill room for the whole travel; `depth_reading` is right within one
+     * graduation of the scale; `hole_diameter` is judged against the drawing's limits.
+     *
+     * @throws InvalidInput for a kind that is not known, or a depth reading before the touch
+     */
+    public function judge(string $kind, Length $value, ?float $touchMm): Verdict
+    {
+        [$lower, $upper, $uncertainty] = match ($kind) {
+            'scale_touch' => [Length::zero(), $this->quillTravel->minus($this->plan->travel()), Length::zero()],
+            'depth_reading' => $this->around($this->plan->readingFrom($touchMm === null
+                ? throw InvalidInput::at('value', 'Read the scale with the tip on the plate first.')
+                : Length::mm($touchMm))),
+            'hole_diameter' => [$this->holeLower, $this->holeUpper, $this->plan->policy->caliperUncertainty],
+            default => throw InvalidInput::at('kind', "No reading is called $kind."),
+        };
+
+        return (new JudgeMeasurement($value, $lower, $upper, $uncertainty))->compute()->verdict;
+    }
+
+    /** @return array{Length, Length, Length} */
+    private function around(Length $reading): array
+    {
+        return [$reading->minus($this->graduation), $reading->plus($this->graduation), Length::zero()];
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Learning;
+
+use MillStep\Core\Result;
+
+final readonly class PaperResult extends Result
+{
+    /** @param list<PaperLine> $lines */
+    public function __construct(
+        public bool $passed,
+        public float $scorePercent,
+        public float $passMarkPercent,
+        public bool $criticalWrong,
+        public array $lines,
+    ) {}
+}

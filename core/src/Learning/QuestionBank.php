@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Learning;
+
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Fields;
+
+/**
+ * The questions of one safety check and how many of each kind make a paper. The same seed always draws
+ * the same paper, to the letter.
+ */
+final readonly class QuestionBank
+{
+    /**
+     * @param  list<Question>  $questions
+     * @param  array<string, int>  $draw  `critical` and each kind => how many
+     */
+    private function __construct(private array $questions, private array $draw, private float $passMarkPercent) {}
+
+    /** @throws InvalidInput naming the question that is at fault */
+    public static function fromFields(Fields $fields): self
+    {
+        $draw = $fields->object('draw');
+        $wanted = [];
+        foreach (['critical', 'one', 'order', 'worked'] as $pile) {
+            $wanted[$pile] = $draw->integer($pile, 0, 100, 0);
+        }
+
+        return new self(array_map(Question::fromFields(...), $fields->objects('questions', 1)), $wanted, $fields->notNegative('pass_mark_percent'));
+    }
+
+    /** @throws InvalidInput when the bank has too few questions of a kind */
+    public function draw(int $seed): Paper
+    {
+        $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
+        $drawn = [];
+        foreach ($this->draw as $pile => $count) {
+            $candidates = array_values(array_filter($this->questions, static fn (Question $question): bool => $question->pile() === $pile));
+            if (count($candidates) < $count) {
+                throw InvalidInput::at('questions', "The bank has too few questions of the kind $pile: $count wanted, ".count($candidates).' there.');
+            }
+            foreach (array_slice($random->shuffleArray($candidates), 0, $count) as $question) {
+                $drawn[] = $question->draw($random);
+            }
+        }
+
+        return new Paper($drawn, $this->passMarkPercent);
+    }
+}

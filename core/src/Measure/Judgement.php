@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Measure;
+
+use MillStep\Core\Result;
+
+final readonly class Judgement extends Result
+{
+    /** @param Length $deviation from the middle of the limits */
+    public function __construct(public Verdict $verdict, public Length $deviation) {}
+}

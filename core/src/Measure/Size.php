@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Measure;
+
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Result;
+
+/** A size as the shop says it: its diameter, the system it comes from and its name there. */
+final readonly class Size extends Result
+{
+    private const GREATEST_MM = 100;
+
+    private const DECIMAL = '(?:\d{1,6}(?:[.,]\d{0,9})?|[.,]\d{1,9})';
+
+    private const INCH = '(?:"|inch|in)';
+
+    private function __construct(
+        public Length $diameter,
+        public SizeSystem $system,
+        public string $designation,
+    ) {}
+
+    /**
+     * Understands `#7`, `No. 7`, `F`, `3/8`, `1-1/4 in`, `15 thou`, `6.8 mm`, `6,8`, `.201"`.
+     *
+     * @param  'mm'|'in'  $defaultUnit  for a decimal that names none
+     *
+     * @throws InvalidInput with field `text` when it is no size, is zero or is over 100 mm
+     */
+    public static function parse(string $text, string $defaultUnit = 'mm'): self
+    {
+        $said = trim($text);
+        $size = strlen($said) > 40 ? null : self::named($said) ?? self::fraction($said) ?? self::decimal($said, $defaultUnit);
+        if ($size === null) {
+            throw self::refusal($said, 'is no size that is known here. Write a size like 6.8, 3/8, #7, F, 15 thou or .201 in.');
+        }
+        if (! $size->diameter->isPositive()) {
+            throw self::refusal($said, 'is zero; a size must be greater than 0.');
+        }
+        if ($size->diameter->isGreaterThan(Length::mm(self::GREATEST_MM))) {
+            throw self::refusal($said, sprintf('is %.1f mm; sizes go up to 100 mm.', $size->diameter->inMm()));
+        }
+
+        return $size;
+    }
+
+    private static function named(string $said): ?self
+    {
+        if (preg_match('/^(?:#|no\.?|number)\s*(\d{1,2})$/i', $said, $m) === 1) {
+            $designation = '#'.(int) $m[1];
+            $system = SizeSystem::Number;
+        } elseif (preg_match('/^(?:letter\s+)?([a-z])$/i', $said, $m) === 1) {
+            $designation = strtoupper($m[1]);
+            $system = SizeSystem::Letter;
+        } else {
+            return null;
+        }
+        $diameter = DrillTable::standard()->find($system, $designation);
+
+        return $diameter === null ? null : new self($diameter, $system, $designation);
+    }
+
+    private static function fraction(string $said): ?self
+    {
+        if (preg_match('/^(?:(\d{1,2})(?:\s*-\s*|\s+))?(\d{1,3})\s*\/\s*(\d{1,2})\s*'.self::INCH.'?$/i', $said, $m) !== 1) {
+            return null;
+        }
+        [$whole, $numerator, $denominator] = [(int) $m[1], (int) $m[2], (int) $m[3]];
+        if ($denominator < 1 || $denominator > 64 || ($denominator & ($denominator - 1)) !== 0) {
+            return null;
+        }
+        $numerator += $whole * $denominator;
+        while ($denominator > 1 && $numerator % 2 === 0) {
+            $numerator = intdiv($numerator, 2);
+            $denominator = intdiv($denominator, 2);
+        }
+        $units = intdiv($numerator, $denominator);
+        $rest = $numerator % $denominator;
+        $designation = match (true) {
+            $rest === 0 => (string) $units,
+            $units === 0 => "$rest/$denominator",
+            default => "$units-$rest/$denominator",
+        };
+
+        return new self(Length::inchFraction($numerator, $denominator), SizeSystem::FractionInch, $designation);
+    }
+
+    private static function decimal(string $said, string $defaultUnit): ?self
+    {
+        if (preg_match('/^('.self::DECIMAL.')\s*(mm|thousandths?|thou|'.self::INCH.')?$/i', $said, $m) !== 1) {
+            return null;
+        }
+        $number = str_replace(',', '.', $m[1]);
+        $unit = strtolower($m[2] ?? $defaultUnit);
+        if ($unit === 'mm') {
+            return new self(Length::mmDecimal($number), SizeSystem::Metric, self::shortest($number));
+        }
+        if (str_starts_with($unit, 'thou')) {
+            $length = Length::mm(Length::inchDecimal($number)->inMm() / 1000);
+        } else {
+            $length = Length::inchDecimal($number);
+        }
+
+        return new self($length, SizeSystem::DecimalInch, self::inchName($length));
+    }
+
+    /** Three decimals at least, four where the third does not tell. */
+    private static function inchName(Length $length): string
+    {
+        $four = number_format($length->inInches(), 4, '.', '');
+
+        return (str_ends_with($four, '0') ? substr($four, 0, -1) : $four).' in';
+    }
+
+    private static function shortest(string $number): string
+    {
+        [$whole, $part] = explode('.', $number.'.', 3);
+        $whole = ltrim($whole, '0');
+        $part = rtrim($part, '0');
+
+        return ($whole === '' ? '0' : $whole).($part === '' ? '' : '.'.$part);
+    }
+
+    private static function refusal(string $said, string $complaint): InvalidInput
+    {
+        return InvalidInput::at('text', $said === ''
+            ? 'The size is empty. Write a size like 6.8, 3/8, #7, F, 15 thou or .201 in.'
+            : sprintf('"%s" %s', mb_strimwidth(mb_scrub($said), 0, 40, '…'), $complaint));
+    }
+}

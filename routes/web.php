@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Support\Facades\Route;
+
+// Each room brings its own routes; the rest is the single-page front end.
+Route::prefix('api')->group(function (): void {
+    foreach (['People', 'Workshop', 'Learning', 'Practice', 'Assessment', 'Competency', 'Gate'] as $room) {
+        Route::prefix(strtolower($room))->group(base_path("app/$room/routes.php"));
+    }
+});
+
+Route::get('api/{missing}', fn () => abort(404))->where('missing', '.*');
+Route::view('{page?}', 'app')->where('page', '^(?!api/|build/).*$');
