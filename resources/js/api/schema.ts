@@ -4,7 +4,7 @@
  */
 
 export interface paths {
-  "/api/assessment/attempts": {
+  '/api/assessment/attempts': {
     parameters: {
       query?: never;
       header?: never;
@@ -23,7 +23,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["OpenSheet"];
+          'application/json': components['schemas']['OpenSheet'];
         };
       };
       responses: {
@@ -33,7 +33,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["AssessmentAttempt"];
+            'application/json': components['schemas']['AssessmentAttempt'];
           };
         };
         /** @description Refused */
@@ -42,7 +42,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -53,7 +53,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/assessment/attempts/{attempt}": {
+  '/api/assessment/attempts/{attempt}': {
     parameters: {
       query?: never;
       header?: never;
@@ -78,7 +78,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["AssessmentAttempt"];
+            'application/json': components['schemas']['AssessmentAttempt'];
           };
         };
         /** @description Refused */
@@ -87,7 +87,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -100,7 +100,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/assessment/attempts/{attempt}/conclusion": {
+  '/api/assessment/attempts/{attempt}/conclusion': {
     parameters: {
       query?: never;
       header?: never;
@@ -127,7 +127,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["AssessmentAttempt"];
+            'application/json': components['schemas']['AssessmentAttempt'];
           };
         };
         /** @description Refused */
@@ -136,7 +136,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -147,7 +147,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/assessment/attempts/{attempt}/marks/{criterion}": {
+  '/api/assessment/attempts/{attempt}/marks/{criterion}': {
     parameters: {
       query?: never;
       header?: never;
@@ -168,7 +168,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["Mark"];
+          'application/json': components['schemas']['Mark'];
         };
       };
       responses: {
@@ -178,7 +178,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["AssessmentAttempt"];
+            'application/json': components['schemas']['AssessmentAttempt'];
           };
         };
         /** @description Refused */
@@ -187,7 +187,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -199,7 +199,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/competency/learners/{learner}": {
+  '/api/competency/learners/{learner}': {
     parameters: {
       query?: never;
       header?: never;
@@ -224,7 +224,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["LearnerRecord"];
+            'application/json': components['schemas']['LearnerRecord'];
           };
         };
         /** @description Refused */
@@ -233,7 +233,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -246,7 +246,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/competency/learners/{learner}/permits/{permit}/acknowledgement": {
+  '/api/competency/learners/{learner}/permits/{permit}/acknowledgement': {
     parameters: {
       query?: never;
       header?: never;
@@ -268,7 +268,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["Acknowledgement"];
+          'application/json': components['schemas']['Acknowledgement'];
         };
       };
       responses: {
@@ -278,7 +278,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["LedgerReceipt"];
+            'application/json': components['schemas']['LedgerReceipt'];
           };
         };
         /** @description Refused */
@@ -287,7 +287,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -298,7 +298,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/competency/learners/{learner}/permits/{permit}/holds": {
+  '/api/competency/learners/{learner}/permits/{permit}/holds': {
     parameters: {
       query?: never;
       header?: never;
@@ -320,7 +320,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["Hold"];
+          'application/json': components['schemas']['Hold'];
         };
       };
       responses: {
@@ -330,7 +330,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["LedgerReceipt"];
+            'application/json': components['schemas']['LedgerReceipt'];
           };
         };
         /** @description Refused */
@@ -339,7 +339,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -350,7 +350,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/competency/learners/{learner}/permits/{permit}/sign-off": {
+  '/api/competency/learners/{learner}/permits/{permit}/sign-off': {
     parameters: {
       query?: never;
       header?: never;
@@ -376,7 +376,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["SignOffProposal"];
+            'application/json': components['schemas']['SignOffProposal'];
           };
         };
         /** @description Refused */
@@ -385,7 +385,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -404,7 +404,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["SignOff"];
+          'application/json': components['schemas']['SignOff'];
         };
       };
       responses: {
@@ -414,7 +414,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["LedgerReceipt"];
+            'application/json': components['schemas']['LedgerReceipt'];
           };
         };
         /** @description Refused */
@@ -423,7 +423,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -434,7 +434,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/competency/today": {
+  '/api/competency/today': {
     parameters: {
       query?: never;
       header?: never;
@@ -457,7 +457,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Today"];
+            'application/json': components['schemas']['Today'];
           };
         };
         /** @description Refused */
@@ -466,7 +466,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -479,7 +479,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/gate/demo-badges": {
+  '/api/gate/demo-badges': {
     parameters: {
       query?: never;
       header?: never;
@@ -502,7 +502,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["DemoBadges"];
+            'application/json': components['schemas']['DemoBadges'];
           };
         };
         /** @description Refused */
@@ -511,7 +511,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -524,7 +524,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/gate/machines/{machine}/devices": {
+  '/api/gate/machines/{machine}/devices': {
     parameters: {
       query?: never;
       header?: never;
@@ -545,7 +545,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["NewDevice"];
+          'application/json': components['schemas']['NewDevice'];
         };
       };
       responses: {
@@ -555,7 +555,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["DeviceToken"];
+            'application/json': components['schemas']['DeviceToken'];
           };
         };
         /** @description Refused */
@@ -564,7 +564,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -575,7 +575,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/gate/presence": {
+  '/api/gate/presence': {
     parameters: {
       query?: never;
       header?: never;
@@ -593,7 +593,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["Presence"];
+          'application/json': components['schemas']['Presence'];
         };
       };
       responses: {
@@ -603,7 +603,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["OnFloor"];
+            'application/json': components['schemas']['OnFloor'];
           };
         };
         /** @description Refused */
@@ -612,7 +612,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -624,7 +624,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/gate/reads": {
+  '/api/gate/reads': {
     parameters: {
       query?: never;
       header?: never;
@@ -643,7 +643,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["BadgeRead"];
+          'application/json': components['schemas']['BadgeRead'];
         };
       };
       responses: {
@@ -653,7 +653,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["GateAnswer"];
+            'application/json': components['schemas']['GateAnswer'];
           };
         };
         /** @description GateAnswer */
@@ -662,7 +662,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["GateAnswer"];
+            'application/json': components['schemas']['GateAnswer'];
           };
         };
         /** @description Refused */
@@ -671,7 +671,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -682,7 +682,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/gate/screen": {
+  '/api/gate/screen': {
     parameters: {
       query?: never;
       header?: never;
@@ -705,7 +705,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["GateScreen"];
+            'application/json': components['schemas']['GateScreen'];
           };
         };
         /** @description Refused */
@@ -714,7 +714,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -727,7 +727,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/learning/attempts/{attempt}": {
+  '/api/learning/attempts/{attempt}': {
     parameters: {
       query?: never;
       header?: never;
@@ -752,7 +752,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Attempt"];
+            'application/json': components['schemas']['Attempt'];
           };
         };
         /** @description Refused */
@@ -761,7 +761,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -774,7 +774,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/learning/attempts/{attempt}/answers": {
+  '/api/learning/attempts/{attempt}/answers': {
     parameters: {
       query?: never;
       header?: never;
@@ -795,7 +795,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["Answers"];
+          'application/json': components['schemas']['Answers'];
         };
       };
       responses: {
@@ -805,7 +805,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Attempt"];
+            'application/json': components['schemas']['Attempt'];
           };
         };
         /** @description Refused */
@@ -814,7 +814,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -825,7 +825,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/learning/checks/{code}/attempts": {
+  '/api/learning/checks/{code}/attempts': {
     parameters: {
       query?: never;
       header?: never;
@@ -846,7 +846,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["StartAttempt"];
+          'application/json': components['schemas']['StartAttempt'];
         };
       };
       responses: {
@@ -856,7 +856,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Attempt"];
+            'application/json': components['schemas']['Attempt'];
           };
         };
         /** @description Attempt */
@@ -865,7 +865,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Attempt"];
+            'application/json': components['schemas']['Attempt'];
           };
         };
         /** @description Refused */
@@ -874,7 +874,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -885,7 +885,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/learning/holds/{hold}/open": {
+  '/api/learning/holds/{hold}/open': {
     parameters: {
       query?: never;
       header?: never;
@@ -919,7 +919,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -930,7 +930,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/learning/lessons/{code}": {
+  '/api/learning/lessons/{code}': {
     parameters: {
       query?: never;
       header?: never;
@@ -955,7 +955,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Lesson"];
+            'application/json': components['schemas']['Lesson'];
           };
         };
         /** @description Lesson */
@@ -964,7 +964,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Lesson"];
+            'application/json': components['schemas']['Lesson'];
           };
         };
         /** @description Refused */
@@ -973,7 +973,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -986,7 +986,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/learning/progress/{progress}/steps/{step}": {
+  '/api/learning/progress/{progress}/steps/{step}': {
     parameters: {
       query?: never;
       header?: never;
@@ -1007,7 +1007,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["StepAnswer"];
+          'application/json': components['schemas']['StepAnswer'];
         };
       };
       responses: {
@@ -1017,7 +1017,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Lesson"];
+            'application/json': components['schemas']['Lesson'];
           };
         };
         /** @description Refused */
@@ -1026,7 +1026,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -1038,7 +1038,56 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/people/mailbox": {
+  '/api/measure/size': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Understand a size as typed */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SizeText'];
+        };
+      };
+      responses: {
+        /** @description Size */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Size'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/people/mailbox': {
     parameters: {
       query?: never;
       header?: never;
@@ -1061,7 +1110,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Letters"];
+            'application/json': components['schemas']['Letters'];
           };
         };
         /** @description Refused */
@@ -1070,7 +1119,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -1083,7 +1132,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/people/me": {
+  '/api/people/me': {
     parameters: {
       query?: never;
       header?: never;
@@ -1106,7 +1155,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Me"];
+            'application/json': components['schemas']['Me'];
           };
         };
         /** @description Refused */
@@ -1115,7 +1164,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -1135,7 +1184,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["Preferences"];
+          'application/json': components['schemas']['Preferences'];
         };
       };
       responses: {
@@ -1145,7 +1194,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Person"];
+            'application/json': components['schemas']['Person'];
           };
         };
         /** @description Refused */
@@ -1154,14 +1203,14 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
     };
     trace?: never;
   };
-  "/api/people/password-reset": {
+  '/api/people/password-reset': {
     parameters: {
       query?: never;
       header?: never;
@@ -1179,7 +1228,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["ResetSet"];
+          'application/json': components['schemas']['ResetSet'];
         };
       };
       responses: {
@@ -1196,7 +1245,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -1211,7 +1260,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["ResetAsk"];
+          'application/json': components['schemas']['ResetAsk'];
         };
       };
       responses: {
@@ -1228,7 +1277,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -1239,7 +1288,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/people/session": {
+  '/api/people/session': {
     parameters: {
       query?: never;
       header?: never;
@@ -1258,7 +1307,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["SignIn"];
+          'application/json': components['schemas']['SignIn'];
         };
       };
       responses: {
@@ -1268,7 +1317,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Person"];
+            'application/json': components['schemas']['Person'];
           };
         };
         /** @description Refused */
@@ -1277,7 +1326,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -1305,7 +1354,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -1315,7 +1364,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/practice/entries": {
+  '/api/practice/entries': {
     parameters: {
       query?: never;
       header?: never;
@@ -1334,7 +1383,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["NewPracticeEntry"];
+          'application/json': components['schemas']['NewPracticeEntry'];
         };
       };
       responses: {
@@ -1344,7 +1393,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["PracticeEntry"];
+            'application/json': components['schemas']['PracticeEntry'];
           };
         };
         /** @description Refused */
@@ -1353,7 +1402,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -1364,7 +1413,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/practice/entries/{entry}/decision": {
+  '/api/practice/entries/{entry}/decision': {
     parameters: {
       query?: never;
       header?: never;
@@ -1385,7 +1434,7 @@ export interface paths {
       };
       requestBody: {
         content: {
-          "application/json": components["schemas"]["PracticeDecision"];
+          'application/json': components['schemas']['PracticeDecision'];
         };
       };
       responses: {
@@ -1395,7 +1444,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["PracticeEntry"];
+            'application/json': components['schemas']['PracticeEntry'];
           };
         };
         /** @description Refused */
@@ -1404,7 +1453,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -1415,7 +1464,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/practice/learners/{learner}/entries": {
+  '/api/practice/learners/{learner}/entries': {
     parameters: {
       query?: never;
       header?: never;
@@ -1440,7 +1489,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["PracticeEntries"];
+            'application/json': components['schemas']['PracticeEntries'];
           };
         };
         /** @description Refused */
@@ -1449,7 +1498,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -1462,7 +1511,7 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  "/api/workshop/machines": {
+  '/api/workshop/machines': {
     parameters: {
       query?: never;
       header?: never;
@@ -1485,7 +1534,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Machines"];
+            'application/json': components['schemas']['Machines'];
           };
         };
         /** @description Refused */
@@ -1494,7 +1543,7 @@ export interface paths {
             [name: string]: unknown;
           };
           content: {
-            "application/json": components["schemas"]["Problem"];
+            'application/json': components['schemas']['Problem'];
           };
         };
       };
@@ -1522,7 +1571,7 @@ export interface components {
     };
     AssessmentAttempt: {
       id: string;
-      learner: components["schemas"]["PersonName"];
+      learner: components['schemas']['PersonName'];
       assessor: string;
       sheet: {
         code: string;
@@ -1532,14 +1581,14 @@ export interface components {
         machine: string;
         pass_mark_percent: number;
       };
-      criteria: components["schemas"]["Criterion"][];
+      criteria: components['schemas']['Criterion'][];
       score: {
-        outcome: components["schemas"]["Outcome"];
+        outcome: components['schemas']['Outcome'];
         score_percent: number;
         stopped_by: string[];
         open: string[];
       };
-      outcome: components["schemas"]["Outcome"] | null;
+      outcome: components['schemas']['Outcome'] | null;
       concluded_at: string | null;
       started_at: string;
     };
@@ -1552,7 +1601,7 @@ export interface components {
       };
       learner_id: number;
       seed: number;
-      questions: components["schemas"]["Question"][];
+      questions: components['schemas']['Question'][];
       answers: null | {
         [key: string]: string[];
       };
@@ -1561,7 +1610,7 @@ export interface components {
         score_percent: number;
         pass_mark_percent: number;
         critical_wrong: boolean;
-        lines: components["schemas"]["PaperLine"][];
+        lines: components['schemas']['PaperLine'][];
       };
       submitted_at: string | null;
     };
@@ -1582,16 +1631,16 @@ export interface components {
     Criterion: {
       id: string;
       /** @enum {string} */
-      group: "safety" | "work" | "measured";
+      group: 'safety' | 'work' | 'measured';
       /** @enum {string} */
-      kind: "observed" | "measured" | "judged";
+      kind: 'observed' | 'measured' | 'judged';
       weight: number;
       critical: boolean;
       critical_prompt_stops: boolean;
       text: string;
       scale_max?: number;
       /** @enum {string} */
-      measure?: "diameter" | "position";
+      measure?: 'diameter' | 'position';
       hole?: string;
       lower_mm?: number;
       upper_mm?: number;
@@ -1606,7 +1655,7 @@ export interface components {
       };
       judged: null | {
         /** @enum {string} */
-        verdict: "in" | "out" | "doubtful";
+        verdict: 'in' | 'out' | 'doubtful';
         value_mm: number;
         deviation_mm: number;
       };
@@ -1622,7 +1671,7 @@ export interface components {
     Figure: {
       key: string;
       /** @enum {string} */
-      kind: "length" | "drill" | "speed" | "text";
+      kind: 'length' | 'drill' | 'speed' | 'text';
       value_mm: number | null;
       value_rpm: number | null;
       name: string | null;
@@ -1638,14 +1687,14 @@ export interface components {
     GateAnswer: {
       id: string;
       /** @enum {string} */
-      event: "decision" | "finished" | "present";
+      event: 'decision' | 'finished' | 'present';
       person: string | null;
       /** @enum {string|null} */
-      decision: "alone" | "supervised" | "no" | null;
+      decision: 'alone' | 'supervised' | 'no' | null;
       reasons: string[];
       missing: string[];
       /** @enum {string} */
-      interlock: "on" | "off";
+      interlock: 'on' | 'off';
       read_at: string;
     };
     GateScreen: {
@@ -1661,12 +1710,12 @@ export interface components {
         decision: string;
         since: string;
       };
-      last_read: components["schemas"]["GateAnswer"] | null;
+      last_read: components['schemas']['GateAnswer'] | null;
     };
     Hold: {
       id: string;
       /** @enum {string} */
-      type: "suspended" | "incident_hold" | "revoked" | "reinstated";
+      type: 'suspended' | 'incident_hold' | 'revoked' | 'reinstated';
       reason: string;
     };
     LearnerRecord: {
@@ -1676,8 +1725,8 @@ export interface components {
         cohort: string | null;
         active: boolean;
       };
-      permits: components["schemas"]["PermitRecord"][];
-      ledger: components["schemas"]["LedgerLine"][];
+      permits: components['schemas']['PermitRecord'][];
+      ledger: components['schemas']['LedgerLine'][];
     };
     LedgerLine: {
       id: string;
@@ -1706,7 +1755,7 @@ export interface components {
         name: string;
         stock: string;
         thickness_mm: number;
-        holes: components["schemas"]["PartHole"][];
+        holes: components['schemas']['PartHole'][];
         hole: string | null;
       };
       machine: null | {
@@ -1714,16 +1763,16 @@ export interface components {
         speeds_rpm: number[] | null;
         speed_change: string | null;
         depth_scale: null | {
-          unit: components["schemas"]["Units"];
+          unit: components['schemas']['Units'];
           graduation_mm: number;
           travel_mm: number;
         };
         crib: string | null;
         in_service: boolean;
       };
-      steps: components["schemas"]["LessonStep"][];
+      steps: components['schemas']['LessonStep'][];
       figures: {
-        [key: string]: components["schemas"]["Figure"];
+        [key: string]: components['schemas']['Figure'];
       };
       fault: string | null;
       progress: null | {
@@ -1745,7 +1794,7 @@ export interface components {
         kind: string;
         ask: string;
       };
-      choice: null | components["schemas"]["Choice"][];
+      choice: null | components['schemas']['Choice'][];
       hold: string | null;
       done: boolean;
       answer: null | {
@@ -1770,17 +1819,17 @@ export interface components {
       kind: string;
       in_service: boolean;
       service_note: string | null;
-      permits: components["schemas"]["PermitName"][];
+      permits: components['schemas']['PermitName'][];
     }[];
     Mark: {
       /** @enum {string|null} */
-      result?: "met" | "prompted" | "not_met" | "not_seen" | null;
+      result?: 'met' | 'prompted' | 'not_met' | 'not_seen' | null;
       value?: string | null;
       dx?: string | null;
       dy?: string | null;
     };
     Me: {
-      person: components["schemas"]["Person"] | null;
+      person: components['schemas']['Person'] | null;
       demo: boolean;
     };
     NewDevice: {
@@ -1803,7 +1852,7 @@ export interface components {
       learner_id: number;
     };
     /** @enum {string} */
-    Outcome: "stopped" | "incomplete" | "not_yet" | "passed";
+    Outcome: 'stopped' | 'incomplete' | 'not_yet' | 'passed';
     PaperLine: {
       id: string;
       right: boolean;
@@ -1828,7 +1877,7 @@ export interface components {
     PermitRecord: {
       code: string;
       name: string;
-      standing: components["schemas"]["Standing"];
+      standing: components['schemas']['Standing'];
       lessons: {
         code: string;
         title: string;
@@ -1866,14 +1915,14 @@ export interface components {
         by: string;
         at: string;
         valid_until: string;
-        scope: components["schemas"]["Scope"];
+        scope: components['schemas']['Scope'];
       };
     };
     Person: {
       id: number;
       name: string;
-      role: components["schemas"]["Role"];
-      units: components["schemas"]["Units"];
+      role: components['schemas']['Role'];
+      units: components['schemas']['Units'];
     };
     PersonName: {
       id: number;
@@ -1883,7 +1932,7 @@ export interface components {
       confirm: boolean;
       reason?: string | null;
     };
-    PracticeEntries: components["schemas"]["PracticeEntry"][];
+    PracticeEntries: components['schemas']['PracticeEntry'][];
     PracticeEntry: {
       id: string;
       machine: string;
@@ -1892,12 +1941,12 @@ export interface components {
       done_on: string;
       note: string | null;
       /** @enum {string} */
-      state: "waiting" | "confirmed" | "declined";
+      state: 'waiting' | 'confirmed' | 'declined';
       reason: string | null;
       decided_by: string | null;
     };
     Preferences: {
-      units: components["schemas"]["Units"];
+      units: components['schemas']['Units'];
     };
     Presence: {
       present: boolean;
@@ -1912,9 +1961,9 @@ export interface components {
     Question: {
       id: string;
       /** @enum {string} */
-      kind: "one" | "order" | "worked";
+      kind: 'one' | 'order' | 'worked';
       text: string;
-      choices: components["schemas"]["Choice"][];
+      choices: components['schemas']['Choice'][];
       unit: string | null;
       critical: boolean;
     };
@@ -1928,7 +1977,7 @@ export interface components {
       password_confirmation: string;
     };
     /** @enum {string} */
-    Role: "lead" | "instructor" | "learner";
+    Role: 'lead' | 'instructor' | 'learner';
     Scope: {
       materials?: string[];
       operations?: string[];
@@ -1949,26 +1998,36 @@ export interface components {
       companion: boolean;
     };
     SignOffProposal: {
-      learner: components["schemas"]["PersonName"];
-      permit: components["schemas"]["PermitName"];
-      standing: components["schemas"]["Standing"];
+      learner: components['schemas']['PersonName'];
+      permit: components['schemas']['PermitName'];
+      standing: components['schemas']['Standing'];
       statement: {
         version: number;
         body: string;
       };
       acknowledged: boolean;
-      scope: components["schemas"]["Scope"];
+      scope: components['schemas']['Scope'];
       valid_until: string;
       materials: {
         key: string;
         name: string;
       }[];
     };
+    Size: {
+      diameter_mm: number;
+      /** @enum {string} */
+      system: 'number' | 'letter' | 'fraction_inch' | 'decimal_inch' | 'metric';
+      designation: string;
+    };
+    SizeText: {
+      text: string;
+      default_unit?: components['schemas']['Units'];
+    };
     Standing: {
       stage: number;
       held: boolean;
       /** @enum {string|null} */
-      lapsed: "expired" | "statement" | "recency" | "prerequisite" | null;
+      lapsed: 'expired' | 'statement' | 'recency' | 'prerequisite' | null;
       next: string[];
     };
     StartAttempt: {
@@ -1978,7 +2037,7 @@ export interface components {
       value?: string | null;
     };
     Today: {
-      permits: components["schemas"]["PermitName"][];
+      permits: components['schemas']['PermitName'][];
       cohorts: {
         id: number;
         name: string;
@@ -1986,11 +2045,11 @@ export interface components {
           id: number;
           name: string;
           standings: {
-            [key: string]: components["schemas"]["Standing"];
+            [key: string]: components['schemas']['Standing'];
           };
         }[];
       }[];
-      waiting: components["schemas"]["WaitingItem"][];
+      waiting: components['schemas']['WaitingItem'][];
       at_machines: {
         machine: string;
         person: string;
@@ -2000,11 +2059,11 @@ export interface components {
       on_floor_until: string | null;
     };
     /** @enum {string} */
-    Units: "mm" | "in";
+    Units: 'mm' | 'in';
     WaitingItem: {
       /** @enum {string} */
-      kind: "look" | "practice" | "signature" | "acknowledgement" | "sheet";
-      learner: components["schemas"]["PersonName"];
+      kind: 'look' | 'practice' | 'signature' | 'acknowledgement' | 'sheet';
+      learner: components['schemas']['PersonName'];
       since: string | null;
       id: string;
       what: string;

@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client';
+import { useI18n } from 'vue-i18n';
+
+/** Something the assessor watches for: one press a verdict. */
+defineProps<{ criterion: Schemas['Criterion']; locked: boolean; at: boolean }>();
+const emit = defineEmits<{ mark: [result: 'met' | 'prompted' | 'not_met' | 'not_seen']; reach: [] }>();
+const { t } = useI18n();
+const verdicts = [
+  { result: 'met', shape: '✓', tone: 'border-alone bg-alone' },
+  { result: 'prompted', shape: '▲', tone: 'border-supervised bg-supervised' },
+  { result: 'not_met', shape: '✕', tone: 'border-no bg-no' },
+  { result: 'not_seen', shape: '○', tone: 'border-quiet bg-quiet' },
+] as const;
+</script>
+
+<template>
+  <li
+    :id="`criterion-${criterion.id}`"
+    class="grid gap-2 border-t border-hairline px-4 py-2 first:border-t-0 lg:grid-cols-[1fr_auto] lg:items-center"
+    :class="{ 'outline-3 -outline-offset-3 outline-blue': at }"
+    @pointerdown="emit('reach')"
+  >
+    <p class="text-lg">
+      {{ criterion.text }}
+      <strong v-if="criterion.critical" class="ml-2 text-sm whitespace-nowrap text-no"
+        >◆ {{ t(criterion.critical_prompt_stops ? 'sheet.criticalPrompt' : 'sheet.critical') }}</strong
+      >
+    </p>
+    <div class="grid grid-cols-4" role="group" :aria-label="criterion.text">
+      <button
+        v-for="verdict in verdicts"
+        :key="verdict.result"
+        type="button"
+        class="-ml-px min-h-14 min-w-20 border px-2 font-semibold sm:min-w-28"
+        :class="criterion.mark?.result === verdict.result ? `${verdict.tone} text-sheet` : 'border-quiet'"
+        :aria-pressed="criterion.mark?.result === verdict.result"
+        :disabled="locked"
+        @click="emit('mark', verdict.result)"
+      >
+        {{ verdict.shape }} {{ t(`sheet.${verdict.result}`) }}
+      </button>
+    </div>
+  </li>
+</template>

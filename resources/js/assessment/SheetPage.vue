@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { api, must, type Schemas } from '@/api/client';
+import { useMe } from '@/people/useMe';
+import BigButton from '@/ui/BigButton.vue';
+import ErrorNote from '@/ui/ErrorNote.vue';
+import PageState from '@/ui/PageState.vue';
+import PrecedenceNote from '@/ui/PrecedenceNote.vue';
+import { useAction } from '@/ui/useAction';
+import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import MeasuredRow from './MeasuredRow.vue';
+import ObservedRow from './ObservedRow.vue';
+import ScoreBar from './ScoreBar.vue';
+import { useMarks } from './useMarks';
+import { useSheetKeys } from './useSheetKeys';
+
+const props = defineProps<{ id: string }>();
+const { t, d } = useI18n();
+const { teaches } = useMe();
+const client = useQueryClient();
+const key = ['sheet', props.id];
+const attempt = useQuery({
+  queryKey: key,
+  queryFn: () => must(api.GET('/api/assessment/attempts/{attempt}', { params: { path: { attempt: props.id } } })),
+});
+
+const marks = useMarks(props.id, key);
+const conclude = useAction(
+  () => must(api.POST('/api/assessment/attempts/{attempt}/conclusion', { params: { path: { attempt: props.id } } })),
+  (concluded) => {
+    client.setQueryData(key, concluded);
+    window.scrollTo({ top: 0 });
+  },
+);
+const locked = computed(() => attempt.data.value?.concluded_at != null || !teaches.value);
+const groups = computed(() =>
+  (['safety', 'work', 'measured'] as const).map((group) => ({
+    group,
+    criteria: (attempt.data.value?.criteria ?? []).filter((criterion) => criterion.group === group),
+  })),
+);
+const observed = computed(() =>
+  groups.value.flatMap(({ criteria }) => criteria.filter((criterion) => criterion.kind === 'observed')),
+);
+const keys = useSheetKeys(observed, locked, (criterion, result) => mark(criterion, result));
+
+/** A critical slip ends the assessment, so it asks once. */
+function mark(criterion: Schemas['Criterion'], result: Schemas['Mark']['result']) {
+  const stops =
+    criterion.critical && (result === 'not_met' || (result === 'prompted' && criterion.critical_prompt_stops));
+  if (stops && criterion.mark?.result !== result && !window.confirm(t('sheet.stopAsk', { what: criterion.text })))
+    return;
+  marks.set(criterion.id, { result: criterion.mark?.result === result ? null : result });
+}
+</script>
+
+<template>
+  <PageState v-slot="{ data }" :data="attempt.data.value" :error="attempt.error.value" @retry="attempt.refetch()">
+    <div class="flex flex-wrap items-end gap-x-6">
+      <h1>{{ data.sheet.title }}: {{ data.learner.name }}</h1>
+      <p class="text-quiet">
+        {{
+          t('sheet.facts', {
+            part: data.sheet.part,
+            machine: data.sheet.machine,
+            assessor: data.assessor,
+            date: d(data.started_at, { dateStyle: 'medium' }),
+          })
+        }}
+      </p>
+    </div>
+    <ScoreBar class="sticky top-0 z-10 mt-3" :attempt="data" :pending="marks.pending.value" />
+    <ErrorNote class="mt-3" :error="marks.error.value" @retry="marks.retry" />
+    <p v-if="!locked" class="mt-3 text-sm text-quiet">{{ t('sheet.keys') }}</p>
+
+    <section v-for="{ group, criteria } in groups" :key="group" class="mt-5">
+      <h2>{{ t(`sheet.group.${group}`) }}</h2>
+      <ul class="sheet mt-2">
+        <template v-for="criterion in criteria" :key="criterion.id">
+          <MeasuredRow
+            v-if="criterion.kind === 'measured'"
+            :criterion="criterion"
+            :locked="locked"
+            :fault="marks.faults.value[criterion.id]"
+            @change="marks.set(criterion.id, $event)"
+          />
+          <ObservedRow
+            v-else
+            :criterion="criterion"
+            :locked="locked"
+            :at="keys.at.value === criterion.id"
+            @mark="mark(criterion, $event)"
+            @reach="keys.at.value = criterion.id"
+          />
+        </template>
+      </ul>
+    </section>
+
+    <div v-if="!locked" class="mt-6 flex flex-wrap items-center justify-end gap-4">
+      <p v-if="data.score.outcome === 'incomplete'" class="text-quiet">{{ t('sheet.open', data.score.open.length) }}</p>
+      <BigButton
+        tone="main"
+        :busy="conclude.busy.value"
+        :disabled="data.score.outcome === 'incomplete' || marks.pending.value > 0"
+        @click="conclude.run(undefined)"
+      >
+        {{ t('sheet.conclude', { outcome: t(`outcome.${data.score.outcome}`) }) }}
+      </BigButton>
+    </div>
+    <ErrorNote class="mt-3" :error="conclude.error.value" @retry="conclude.run(undefined)" />
+    <RouterLink
+      v-if="data.concluded_at && teaches"
+      :to="{ name: 'learner', params: { id: data.learner.id } }"
+      class="mt-4 inline-flex min-h-12 items-center font-semibold"
+      >{{ t('sheet.toLearner', { name: data.learner.name }) }}</RouterLink
+    >
+    <PrecedenceNote class="mt-6" />
+  </PageState>
+</template>

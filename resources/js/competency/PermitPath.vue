@@ -1,0 +1,172 @@
+<script setup lang="ts">
+import { api, must, type Schemas } from '@/api/client';
+import BigButton from '@/ui/BigButton.vue';
+import ErrorNote from '@/ui/ErrorNote.vue';
+import HoleGlyph from '@/ui/HoleGlyph.vue';
+import { useAction } from '@/ui/useAction';
+import { v7 as uuid } from 'uuid';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useRouter } from 'vue-router';
+import PathRow from './PathRow.vue';
+import { useNext } from './useNext';
+
+/** One permit as a way of five stages, what each asks for, and the next move. */
+const props = defineProps<{ permit: Schemas['PermitRecord']; learnerId: number; own: boolean }>();
+const { t, d } = useI18n();
+const { all } = useNext();
+const router = useRouter();
+
+const standing = computed(() => props.permit.standing);
+const openSheet = useAction(
+  (sheet: string) =>
+    must(api.POST('/api/assessment/attempts', { body: { id: uuid(), sheet, learner_id: props.learnerId } })),
+  (attempt) => router.push({ name: 'sheet', params: { id: attempt.id } }),
+);
+const lessonsDone = computed(() => props.permit.lessons.filter((lesson) => lesson.completed).length);
+const canSign = computed(() => standing.value.stage >= 4);
+</script>
+
+<template>
+  <section class="sheet">
+    <header class="flex flex-wrap items-center gap-5 border-b border-hairline p-4">
+      <HoleGlyph :stage="standing.stage" :held="standing.held" :lapsed="standing.lapsed" :size="120" />
+      <div class="min-w-60 flex-1">
+        <h2>{{ permit.name }}</h2>
+        <p class="text-2xl font-semibold" data-testid="stage">
+          {{ t('stage.of', { name: t(`stage.${standing.stage}`), stage: standing.stage }) }}
+        </p>
+        <p v-if="standing.held" class="font-semibold text-no">■ {{ t('record.held') }}</p>
+        <p v-else-if="standing.lapsed" class="font-semibold text-supervised">▲ {{ t(`lapse.${standing.lapsed}`) }}</p>
+        <p v-else-if="standing.stage === 5 && permit.signed_off" class="font-semibold text-alone">
+          ●
+          {{
+            t('record.alone', {
+              by: permit.signed_off.by,
+              until: d(permit.signed_off.valid_until, { dateStyle: 'medium' }),
+            })
+          }}
+        </p>
+        <p v-if="standing.next.length > 0" class="mt-1">
+          {{ t('record.next') }} <strong>{{ all(standing.next) }}</strong>
+        </p>
+      </div>
+    </header>
+    <ErrorNote class="m-4" :error="openSheet.error.value" @retry="openSheet.reset()" />
+    <ol>
+      <PathRow
+        :stage="1"
+        :reached="standing.stage >= 1"
+        :title="t('record.lessons', { done: lessonsDone, all: permit.lessons.length })"
+      >
+        <ul class="grid gap-x-6 sm:grid-cols-2">
+          <li v-for="lesson in permit.lessons" :key="lesson.code">
+            <RouterLink
+              :to="{ name: 'lesson', params: { code: lesson.code } }"
+              class="flex min-h-12 items-center gap-3"
+            >
+              <span class="reading w-8">{{ lesson.code }}</span>
+              <span class="flex-1">{{ lesson.title }}</span>
+              <span class="text-sm whitespace-nowrap text-quiet no-underline">{{
+                lesson.completed
+                  ? `✓ ${t('record.done')}`
+                  : t('record.steps', { done: lesson.steps_done, all: lesson.steps })
+              }}</span>
+            </RouterLink>
+          </li>
+        </ul>
+      </PathRow>
+      <PathRow :stage="2" :reached="standing.stage >= 2" :title="t('record.check')">
+        <div v-for="check in permit.checks" :key="check.code" class="flex flex-wrap items-center gap-x-4 gap-y-2">
+          <p class="flex-1">
+            {{ check.title }}<br />
+            <span class="text-sm text-quiet">
+              <template v-if="check.attempts === 0">{{ t('record.notTried') }}</template>
+              <template v-else
+                >{{ check.passed ? '✓' : '✕' }}
+                {{
+                  t(check.passed ? 'record.passedWith' : 'record.failedWith', { score: check.score_percent })
+                }}</template
+              >
+            </span>
+          </p>
+          <RouterLink
+            v-if="check.last_attempt"
+            :to="{ name: 'paper', params: { id: check.last_attempt } }"
+            class="py-3"
+            >{{ t('record.seePaper') }}</RouterLink
+          >
+          <RouterLink
+            v-if="own"
+            :to="{ name: 'check', params: { code: check.code } }"
+            class="inline-flex min-h-12 items-center border border-quiet px-5 font-semibold no-underline"
+            >{{ t(check.attempts === 0 ? 'record.takeCheck' : 'record.retakeCheck') }}</RouterLink
+          >
+        </div>
+      </PathRow>
+      <PathRow :stage="3" :reached="standing.stage >= 3" :title="t('record.practice')">
+        <div class="flex flex-wrap items-center gap-4">
+          <p class="flex-1">
+            {{
+              t('record.practiceDone', {
+                count: permit.practice.count,
+                countNeeded: permit.practice.count_needed,
+                minutes: permit.practice.minutes,
+                minutesNeeded: permit.practice.minutes_needed,
+              })
+            }}
+            <span v-if="permit.practice.waiting > 0" class="block text-sm text-quiet"
+              >⏸ {{ t('record.practiceWaiting', permit.practice.waiting) }}</span
+            >
+          </p>
+          <RouterLink
+            v-if="own"
+            :to="{ name: 'logbook' }"
+            class="inline-flex min-h-12 items-center border border-quiet px-5 font-semibold no-underline"
+            >{{ t('record.logPractice') }}</RouterLink
+          >
+        </div>
+      </PathRow>
+      <PathRow :stage="4" :reached="standing.stage >= 4" :title="t('record.assessment')">
+        <div v-for="sheet in permit.assessments" :key="sheet.code" class="flex flex-wrap items-center gap-4">
+          <p class="flex-1">
+            {{ sheet.title }}<br />
+            <span class="text-sm text-quiet">{{
+              sheet.outcome ? t(`outcome.${sheet.outcome}`) + `, ${sheet.score_percent} %` : t('record.notTried')
+            }}</span>
+          </p>
+          <RouterLink
+            v-if="sheet.last_attempt"
+            :to="{ name: 'sheet', params: { id: sheet.last_attempt } }"
+            class="py-3"
+            >{{ t('record.seeSheet') }}</RouterLink
+          >
+          <BigButton v-if="!own" :busy="openSheet.busy.value" @click="openSheet.run(sheet.code)">{{
+            t(sheet.open_attempt ? 'record.resumeSheet' : 'record.openSheet')
+          }}</BigButton>
+        </div>
+      </PathRow>
+      <PathRow :stage="5" :reached="standing.stage >= 5" :title="t('record.signOff')">
+        <div class="flex flex-wrap items-center gap-4">
+          <p class="flex-1">
+            <template v-if="permit.signed_off">{{
+              t('record.signedBy', {
+                by: permit.signed_off.by,
+                at: d(permit.signed_off.at, { dateStyle: 'medium' }),
+                until: d(permit.signed_off.valid_until, { dateStyle: 'medium' }),
+              })
+            }}</template>
+            <template v-else>{{ t(permit.acknowledged ? 'record.acknowledged' : 'record.notAcknowledged') }}</template>
+          </p>
+          <RouterLink
+            :to="{ name: 'sign-off', params: { id: learnerId, permit: permit.code } }"
+            class="inline-flex min-h-12 items-center border px-5 font-semibold no-underline"
+            :class="canSign && standing.stage < 5 ? 'border-blue bg-blue text-on-blue' : 'border-quiet'"
+          >
+            {{ t(own ? 'record.toStatement' : 'record.toSignOff') }}
+          </RouterLink>
+        </div>
+      </PathRow>
+    </ol>
+  </section>
+</template>

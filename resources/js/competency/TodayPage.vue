@@ -1,0 +1,134 @@
+<script setup lang="ts">
+import { api, must } from '@/api/client';
+import BigButton from '@/ui/BigButton.vue';
+import ErrorNote from '@/ui/ErrorNote.vue';
+import HoleGlyph from '@/ui/HoleGlyph.vue';
+import PageState from '@/ui/PageState.vue';
+import { useAction } from '@/ui/useAction';
+import { useQuery } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import StageKey from './StageKey.vue';
+import { useNext } from './useNext';
+import WaitingList from './WaitingList.vue';
+
+const { t, d } = useI18n();
+const { all } = useNext();
+const REFRESH_MS = 10_000;
+const today = useQuery({
+  queryKey: ['today'],
+  queryFn: () => must(api.GET('/api/competency/today')),
+  refetchInterval: REFRESH_MS,
+});
+const presence = useAction((present: boolean) => must(api.PUT('/api/gate/presence', { body: { present } })));
+
+const search = ref('');
+const order = ref<'name' | 'stage'>('name');
+const permit = computed(() => today.data.value?.permits[0]);
+const cohorts = computed(() =>
+  (today.data.value?.cohorts ?? []).map((cohort) => ({
+    ...cohort,
+    learners: cohort.learners
+      .flatMap((learner) => {
+        const standing = permit.value ? learner.standings[permit.value.code] : undefined;
+        return standing && learner.name.toLowerCase().includes(search.value.trim().toLowerCase())
+          ? [{ ...learner, standing }]
+          : [];
+      })
+      .sort(
+        (a, b) => (order.value === 'stage' ? b.standing.stage - a.standing.stage : 0) || a.name.localeCompare(b.name),
+      ),
+  })),
+);
+</script>
+
+<template>
+  <PageState v-slot="{ data }" :data="today.data.value" :error="today.error.value" @retry="today.refetch()">
+    <div class="flex flex-wrap items-center gap-4">
+      <h1>{{ t('today.title') }}</h1>
+      <p class="text-quiet">{{ d(new Date(), { weekday: 'long', day: 'numeric', month: 'long' }) }}</p>
+      <div class="ml-auto flex items-center gap-3">
+        <p v-if="data.on_floor_until" class="font-semibold text-alone">
+          ● {{ t('today.onFloorUntil', { time: d(data.on_floor_until, { timeStyle: 'short' }) }) }}
+        </p>
+        <p v-else class="text-quiet">○ {{ t('today.offFloor') }}</p>
+        <BigButton :busy="presence.busy.value" @click="presence.run(!data.on_floor_until)">{{
+          data.on_floor_until ? t('today.leaveFloor') : t('today.comeToFloor')
+        }}</BigButton>
+      </div>
+    </div>
+    <ErrorNote class="mt-3" :error="presence.error.value" @retry="presence.reset()" />
+
+    <div class="mt-5 grid items-start gap-6 lg:grid-cols-[minmax(340px,2fr)_5fr]">
+      <div class="space-y-6">
+        <WaitingList :items="data.waiting" />
+        <section>
+          <h2>{{ t('today.atMachines') }}</h2>
+          <p v-if="data.at_machines.length === 0" class="mt-2 text-quiet">{{ t('today.nobodyAtMachines') }}</p>
+          <ul class="mt-2">
+            <li v-for="turn in data.at_machines" :key="turn.machine" class="border-t border-hairline py-2">
+              <span class="font-semibold">{{ turn.machine }}</span>: {{ turn.person }},
+              {{ t(`gate.word.${turn.decision}`) }},
+              {{ t('today.since', { time: d(turn.since, { timeStyle: 'short' }) }) }}
+            </li>
+          </ul>
+        </section>
+      </div>
+
+      <section>
+        <div class="flex flex-wrap items-end gap-x-6 gap-y-2">
+          <h2 class="mr-auto">{{ permit?.name }}</h2>
+          <label class="flex items-center gap-2 text-sm"
+            >{{ t('today.search') }} <input v-model="search" type="search" class="field w-44"
+          /></label>
+          <label class="flex items-center gap-2 text-sm">
+            {{ t('today.order') }}
+            <select v-model="order" class="field w-32">
+              <option value="name">{{ t('today.byName') }}</option>
+              <option value="stage">{{ t('today.byStage') }}</option>
+            </select>
+          </label>
+        </div>
+        <StageKey class="mt-3" />
+        <div v-for="cohort in cohorts" :key="cohort.id" class="mt-4">
+          <h3 class="font-semibold">
+            {{ cohort.name }}
+            <span class="font-normal text-quiet">({{ t('today.learners', cohort.learners.length) }})</span>
+          </h3>
+          <p v-if="cohort.learners.length === 0" class="mt-1 text-quiet">{{ t('today.noMatch') }}</p>
+          <ul class="sheet mt-2 grid sm:grid-cols-2">
+            <li
+              v-for="learner in cohort.learners"
+              :key="learner.id"
+              class="-mb-px border-b border-hairline sm:odd:border-r"
+            >
+              <RouterLink
+                :to="{ name: 'learner', params: { id: learner.id } }"
+                class="flex min-h-14 items-center gap-3 px-3 py-1 text-ink no-underline hover:bg-steel"
+              >
+                <HoleGlyph
+                  :stage="learner.standing.stage"
+                  :held="learner.standing.held"
+                  :lapsed="learner.standing.lapsed"
+                  :size="44"
+                />
+                <span class="min-w-0">
+                  <span class="block font-semibold">{{ learner.name }}</span>
+                  <span class="block truncate text-sm text-quiet">
+                    <strong v-if="learner.standing.held" class="text-no">{{ t('stage.held') }}</strong>
+                    <strong v-else-if="learner.standing.lapsed" class="text-supervised">{{
+                      t(`lapse.${learner.standing.lapsed}`)
+                    }}</strong>
+                    <template v-else>{{
+                      learner.standing.stage === 5 ? t('today.mayRunAlone') : all(learner.standing.next)
+                    }}</template>
+                  </span>
+                </span>
+              </RouterLink>
+            </li>
+          </ul>
+        </div>
+      </section>
+    </div>
+  </PageState>
+</template>

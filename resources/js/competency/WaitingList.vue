@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { api, must, type Schemas } from '@/api/client';
+import BigButton from '@/ui/BigButton.vue';
+import ErrorNote from '@/ui/ErrorNote.vue';
+import { useAction } from '@/ui/useAction';
+import { useTimeAgo } from '@vueuse/core';
+import { useI18n } from 'vue-i18n';
+
+/** Who waits for whom, and the one move that ends the waiting. */
+defineProps<{ items: Schemas['WaitingItem'][] }>();
+const { t } = useI18n();
+type Item = Schemas['WaitingItem'];
+
+const openHold = useAction((item: Item) =>
+  must(api.POST('/api/learning/holds/{hold}/open', { params: { path: { hold: item.id } } })),
+);
+const confirm = useAction((item: Item) =>
+  must(
+    api.POST('/api/practice/entries/{entry}/decision', {
+      params: { path: { entry: item.id } },
+      body: { confirm: true },
+    }),
+  ),
+);
+const ago = (since: string | null) => (since === null ? '' : useTimeAgo(since).value);
+</script>
+
+<template>
+  <section>
+    <h2>
+      {{ t('waiting.title') }} <span class="reading text-base">{{ items.length }}</span>
+    </h2>
+    <ErrorNote
+      class="mt-2"
+      :error="openHold.error.value ?? confirm.error.value"
+      @retry="(openHold.reset(), confirm.reset())"
+    />
+    <p v-if="items.length === 0" class="mt-2 text-quiet">{{ t('waiting.nobody') }}</p>
+    <ul class="sheet mt-2">
+      <li
+        v-for="item in items"
+        :key="`${item.kind}-${item.id}-${item.learner.id}`"
+        class="border-t border-hairline p-3 first:border-t-0"
+      >
+        <p class="text-sm text-quiet">
+          {{ t(`waiting.${item.kind}.who`) }}<template v-if="item.since">, {{ ago(item.since) }}</template>
+        </p>
+        <p class="font-semibold">
+          <RouterLink :to="{ name: 'learner', params: { id: item.learner.id } }">{{ item.learner.name }}</RouterLink>
+        </p>
+        <p>{{ item.what }}</p>
+        <p v-if="item.detail" class="text-sm text-quiet">
+          {{ item.kind === 'acknowledgement' || item.kind === 'signature' ? t(`lapse.${item.detail}`) : item.detail }}
+        </p>
+        <div class="mt-2">
+          <BigButton v-if="item.kind === 'look'" tone="main" :busy="openHold.busy.value" @click="openHold.run(item)">{{
+            t('waiting.look.act')
+          }}</BigButton>
+          <BigButton
+            v-else-if="item.kind === 'practice'"
+            tone="main"
+            :busy="confirm.busy.value"
+            @click="confirm.run(item)"
+            >{{ t('waiting.practice.act') }}</BigButton
+          >
+          <RouterLink
+            v-else-if="item.kind === 'signature'"
+            :to="{ name: 'sign-off', params: { id: item.learner.id, permit: item.id } }"
+            class="inline-flex min-h-12 items-center border border-blue bg-blue px-5 font-semibold text-on-blue no-underline"
+            >{{ t('waiting.signature.act') }}</RouterLink
+          >
+          <RouterLink
+            v-else-if="item.kind === 'sheet'"
+            :to="{ name: 'sheet', params: { id: item.id } }"
+            class="inline-flex min-h-12 items-center border border-quiet px-5 font-semibold no-underline"
+            >{{ t('waiting.sheet.act') }}</RouterLink
+          >
+        </div>
+      </li>
+    </ul>
+  </section>
+</template>

@@ -1,0 +1,29 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client';
+import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue';
+import { useI18n } from 'vue-i18n';
+import FigureWorking from './FigureWorking.vue';
+import { useFigure } from './useFigure';
+
+/** A computed number in a sentence. Pressed, it opens its working. */
+const props = defineProps<{ name: string; figure: Schemas['Figure'] | undefined; big?: boolean }>();
+const { t } = useI18n();
+const { shown } = useFigure(() => props.figure);
+</script>
+
+<template>
+  <Popover v-if="figure" as="span" class="relative inline-block">
+    <PopoverButton
+      class="reading border-b-2 border-dotted border-blue leading-tight text-blue"
+      :class="{ 'text-[1.75rem]': big }"
+      :title="t('figure.where')"
+      >{{ shown }}</PopoverButton
+    >
+    <PopoverPanel
+      class="absolute left-0 z-10 mt-1 w-[min(22rem,80vw)] border border-ink bg-sheet p-4 text-base leading-snug text-ink print:hidden"
+    >
+      <FigureWorking :figure="figure" />
+    </PopoverPanel>
+  </Popover>
+  <span v-else class="reading text-quiet">[{{ t('figure.notYet') }}]</span>
+</template>

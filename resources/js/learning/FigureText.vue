@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client';
+import { computed } from 'vue';
+import FigureChip from './FigureChip.vue';
+
+/** A lesson's sentence with its {{figures}} put in, each of them ready to say where it comes from. */
+const props = defineProps<{ text: string; figures: Record<string, Schemas['Figure']>; big?: boolean }>();
+const parts = computed(() =>
+  props.text.split(/\{\{\s*([\w.]+)\s*\}\}/).map((part, index) => ({ figure: index % 2 === 1, part })),
+);
+</script>
+
+<template>
+  <template v-for="({ figure, part }, index) in parts" :key="index">
+    <FigureChip v-if="figure" :name="part" :figure="figures[part]" :big="big" />
+    <template v-else>{{ part }}</template>
+  </template>
+</template>

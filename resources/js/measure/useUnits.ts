@@ -1,0 +1,20 @@
+import { useMe } from '@/people/useMe';
+import { computed } from 'vue';
+
+const MM_PER_INCH = 25.4;
+
+/** Shows lengths in the reader's units. Shows only: nothing is computed or kept in them. */
+export function useUnits() {
+  const { me } = useMe();
+  const units = computed(() => me.value?.person?.units ?? 'mm');
+
+  function length(mm: number, digits = 2, unit: 'mm' | 'in' = units.value): string {
+    return unit === 'mm' ? `${trim(mm, digits)} mm` : `${(mm / MM_PER_INCH).toFixed(Math.max(3, digits + 1))} in`;
+  }
+
+  return { units, length };
+}
+
+function trim(value: number, digits: number): string {
+  return value.toFixed(digits).replace(/\.?0+$/, '') || '0';
+}

@@ -1,0 +1,14 @@
+<script setup lang="ts">
+import { watchEffect } from 'vue';
+import { useRouter } from 'vue-router';
+import { useMe } from './useMe';
+
+/** Sends each person to their own first screen. */
+const { person, teaches } = useMe();
+const router = useRouter();
+watchEffect(() => {
+  if (person.value) void router.replace({ name: teaches.value ? 'today' : 'path' });
+});
+</script>
+
+<template><div /></template>

@@ -1,0 +1,90 @@
+<script setup lang="ts">
+import { api, must } from '@/api/client';
+import { queryClient } from '@/api/queries';
+import type { RuleMark } from '@/ui/rule';
+import SteelRule from '@/ui/SteelRule.vue';
+import { useTheme } from '@/ui/useTheme';
+import { useAction } from '@/ui/useAction';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useRoute, useRouter } from 'vue-router';
+import { meQuery, useMe } from './useMe';
+
+/** The frame round every page: whose it is, and the rule with the rooms as its long graduations. */
+const { person, teaches } = useMe();
+const { t } = useI18n();
+const { chosen, shown } = useTheme();
+const route = useRoute();
+const router = useRouter();
+
+const rooms = computed<RuleMark[]>(() =>
+  teaches.value
+    ? [
+        { key: 'today', label: t('room.today'), to: { name: 'today' } },
+        { key: 'gate', label: t('room.gate'), to: { name: 'gate' } },
+      ]
+    : [
+        { key: 'path', label: t('room.path'), to: { name: 'path' } },
+        { key: 'logbook', label: t('room.logbook'), to: { name: 'logbook' } },
+      ],
+);
+const current = computed(() => {
+  const name = String(route.name);
+  return rooms.value.some((room) => room.key === name) ? name : null;
+});
+
+const changeUnits = useAction(
+  (units: 'mm' | 'in') => must(api.PATCH('/api/people/me', { body: { units } })),
+  () => queryClient.invalidateQueries({ queryKey: meQuery.queryKey }),
+);
+const signOut = useAction(
+  () => must(api.DELETE('/api/people/session')),
+  async () => {
+    queryClient.clear();
+    await router.push({ name: 'sign-in' });
+  },
+);
+</script>
+
+<template>
+  <div class="min-h-screen">
+    <a href="#main" class="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-sheet focus:p-3">{{
+      t('ui.skip')
+    }}</a>
+    <header class="print:hidden">
+      <div class="mx-auto flex max-w-[1400px] flex-wrap items-center gap-x-5 gap-y-1 px-5 pt-2">
+        <RouterLink :to="{ name: 'home' }" class="flex items-center gap-2 text-ink no-underline">
+          <img :src="'/icon.svg'" alt="" width="28" height="28" />
+          <span class="text-lg font-bold" style="font-stretch: 80%">Mill Step</span>
+        </RouterLink>
+        <span class="ml-auto font-semibold">{{ person?.name }}</span>
+        <span class="text-sm text-quiet">{{ person ? t(`role.${person.role}`) : '' }}</span>
+        <div class="flex" role="group" :aria-label="t('ui.units')">
+          <button
+            v-for="unit in ['mm', 'in'] as const"
+            :key="unit"
+            type="button"
+            class="min-h-12 min-w-12 border border-quiet px-3 font-mono first:border-r-0"
+            :class="person?.units === unit ? 'bg-ink text-paper' : 'bg-sheet'"
+            :aria-pressed="person?.units === unit"
+            @click="changeUnits.run(unit)"
+          >
+            {{ unit }}
+          </button>
+        </div>
+        <button
+          type="button"
+          class="min-h-12 px-3 underline underline-offset-4"
+          @click="chosen = shown === 'dark' ? 'light' : 'dark'"
+        >
+          {{ shown === 'dark' ? t('ui.light') : t('ui.dark') }}
+        </button>
+        <button type="button" class="min-h-12 px-3 underline underline-offset-4" @click="signOut.run(undefined)">
+          {{ t('people.signOut') }}
+        </button>
+      </div>
+      <SteelRule class="mt-1" :marks="rooms" :current="current" :label="t('ui.rooms')" />
+    </header>
+    <main id="main" class="mx-auto max-w-[1400px] px-5 py-6 print:p-0"><slot /></main>
+  </div>
+</template>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { api, must } from '@/api/client';
+import { queryClient } from '@/api/queries';
+import BigButton from '@/ui/BigButton.vue';
+import ErrorNote from '@/ui/ErrorNote.vue';
+import FormField from '@/ui/FormField.vue';
+import { useAction } from '@/ui/useAction';
+import { ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useRoute, useRouter } from 'vue-router';
+import DoorPage from './DoorPage.vue';
+import { meQuery, useMe } from './useMe';
+
+const { t } = useI18n();
+const { me } = useMe();
+const route = useRoute();
+const router = useRouter();
+const email = ref('');
+const password = ref('');
+const signIn = useAction(
+  () => must(api.POST('/api/people/session', { body: { email: email.value, password: password.value } })),
+  async () => {
+    await queryClient.fetchQuery({ ...meQuery, staleTime: 0 });
+    const next = route.query.next;
+    await router.push(
+      typeof next === 'string' && next.startsWith('/') && !next.startsWith('//') ? next : { name: 'home' },
+    );
+  },
+);
+</script>
+
+<template>
+  <DoorPage :title="t('people.signIn')">
+    <form class="space-y-4" @submit.prevent="signIn.run(undefined)">
+      <FormField v-slot="field" :label="t('people.email')" :error="signIn.fieldErrors.value.email?.[0]">
+        <input
+          :id="field.id"
+          v-model="email"
+          class="field"
+          type="email"
+          autocomplete="username"
+          required
+          :aria-invalid="field.invalid"
+          :aria-describedby="field.described"
+        />
+      </FormField>
+      <FormField v-slot="field" :label="t('people.password')">
+        <input
+          :id="field.id"
+          v-model="password"
+          class="field"
+          type="password"
+          autocomplete="current-password"
+          required
+        />
+      </FormField>
+      <ErrorNote v-if="!signIn.fieldErrors.value.email" :error="signIn.error.value" @retry="signIn.run(undefined)" />
+      <div class="flex items-center justify-between gap-4">
+        <RouterLink :to="{ name: 'forgot' }" class="py-3">{{ t('people.forgot') }}</RouterLink>
+        <BigButton type="submit" tone="main" :busy="signIn.busy.value">{{ t('people.signIn') }}</BigButton>
+      </div>
+    </form>
+    <section v-if="me?.demo" class="mt-8 border-t border-hairline pt-4 text-sm">
+      <h2>{{ t('people.demo.title') }}</h2>
+      <p class="mt-1">{{ t('people.demo.words') }}</p>
+      <ul class="mt-2">
+        <li v-for="role in ['lead', 'instructor', 'learner']" :key="role">
+          <button
+            type="button"
+            class="flex min-h-12 w-full items-center gap-3 text-left underline underline-offset-4"
+            @click="((email = `${role}@millstep.example`), (password = 'mast-and-vane'))"
+          >
+            <span class="reading">{{ role }}@millstep.example</span>
+            <span class="text-quiet no-underline">{{ t(`role.${role}`) }}</span>
+          </button>
+        </li>
+      </ul>
+    </section>
+  </DoorPage>
+</template>

@@ -1,0 +1,18 @@
+import { api, must } from '@/api/client';
+import { queryClient } from '@/api/queries';
+import { useQuery } from '@tanstack/vue-query';
+import { computed } from 'vue';
+
+export const meQuery = {
+  queryKey: ['me'],
+  queryFn: () => must(api.GET('/api/people/me')),
+  staleTime: 60_000,
+};
+
+/** Who is signed in on this device. */
+export function useMe() {
+  const { data: me } = useQuery(meQuery, queryClient);
+  const person = computed(() => me.value?.person ?? null);
+  const teaches = computed(() => person.value !== null && person.value.role !== 'learner');
+  return { me, person, teaches };
+}

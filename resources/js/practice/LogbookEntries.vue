@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { api, must } from '@/api/client';
+import { useMe } from '@/people/useMe';
+import BigButton from '@/ui/BigButton.vue';
+import ErrorNote from '@/ui/ErrorNote.vue';
+import PageState from '@/ui/PageState.vue';
+import { useAction } from '@/ui/useAction';
+import { useQuery } from '@tanstack/vue-query';
+import { ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+
+/** A logbook; whoever teaches confirms or declines what waits in it. */
+const props = defineProps<{ learnerId: number }>();
+const { t, d } = useI18n();
+const { teaches } = useMe();
+const entries = useQuery({
+  queryKey: ['logbook', props.learnerId],
+  queryFn: () =>
+    must(
+      api.GET('/api/practice/learners/{learner}/entries', { params: { path: { learner: String(props.learnerId) } } }),
+    ),
+});
+const declining = ref<string | null>(null);
+const reason = ref('');
+const decide = useAction(
+  ({ entry, confirm }: { entry: string; confirm: boolean }) =>
+    must(
+      api.POST('/api/practice/entries/{entry}/decision', {
+        params: { path: { entry } },
+        body: { confirm, reason: confirm ? null : reason.value },
+      }),
+    ),
+  () => {
+    declining.value = null;
+    reason.value = '';
+  },
+);
+</script>
+
+<template>
+  <PageState v-slot="{ data }" :data="entries.data.value" :error="entries.error.value" @retry="entries.refetch()">
+    <ErrorNote :error="decide.error.value" @retry="decide.reset()" />
+    <p v-if="data.length === 0" class="text-quiet">{{ t('practice.empty') }}</p>
+    <ul v-else class="sheet self-start">
+      <li v-for="entry in data" :key="entry.id" class="border-t border-hairline p-4 first:border-t-0">
+        <p class="flex flex-wrap gap-x-3">
+          <strong class="flex-1">{{ entry.exercise }}</strong>
+          <span class="reading">{{ entry.minutes }} min</span>
+        </p>
+        <p class="text-sm text-quiet">{{ entry.machine }}, {{ d(entry.done_on, { dateStyle: 'medium' }) }}</p>
+        <p v-if="entry.note" class="mt-1">{{ entry.note }}</p>
+        <p
+          class="mt-1 text-sm font-semibold"
+          :class="{
+            'text-alone': entry.state === 'confirmed',
+            'text-no': entry.state === 'declined',
+            'text-supervised': entry.state === 'waiting',
+          }"
+        >
+          {{ { confirmed: '✓', declined: '✕', waiting: '⏸' }[entry.state] }}
+          {{ t(`practice.state.${entry.state}`, { by: entry.decided_by })
+          }}<template v-if="entry.reason">: {{ entry.reason }}</template>
+        </p>
+        <div v-if="teaches && entry.state === 'waiting'" class="mt-2 flex flex-wrap gap-3">
+          <BigButton tone="main" :busy="decide.busy.value" @click="decide.run({ entry: entry.id, confirm: true })">{{
+            t('practice.confirm')
+          }}</BigButton>
+          <BigButton v-if="declining !== entry.id" @click="declining = entry.id">{{ t('practice.decline') }}</BigButton>
+          <form v-else class="flex flex-1 gap-2" @submit.prevent="decide.run({ entry: entry.id, confirm: false })">
+            <input
+              v-model="reason"
+              class="field"
+              required
+              :aria-label="t('practice.reason')"
+              :placeholder="t('practice.reason')"
+            />
+            <BigButton type="submit" tone="no">{{ t('practice.decline') }}</BigButton>
+          </form>
+        </div>
+      </li>
+    </ul>
+  </PageState>
+</template>

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { api, must } from '@/api/client';
+import { useMe } from '@/people/useMe';
+import BigButton from '@/ui/BigButton.vue';
+import ErrorNote from '@/ui/ErrorNote.vue';
+import FormField from '@/ui/FormField.vue';
+import { useAction } from '@/ui/useAction';
+import { useQuery } from '@tanstack/vue-query';
+import { useSessionStorage } from '@vueuse/core';
+import { v7 as uuid } from 'uuid';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import LogbookEntries from './LogbookEntries.vue';
+
+const { t } = useI18n();
+const { person } = useMe();
+const machines = useQuery({ queryKey: ['machines'], queryFn: () => must(api.GET('/api/workshop/machines')) });
+const usable = computed(() => machines.data.value?.filter((machine) => machine.permits.length > 0) ?? []);
+const blank = () => ({
+  id: uuid(),
+  machine: '',
+  exercise: '',
+  minutes: '' as string | number,
+  done_on: new Date().toISOString().slice(0, 10),
+  note: '',
+});
+/** Kept until it is sent, so that a phone put down loses nothing. */
+const form = useSessionStorage('millstep.logbook', blank());
+const log = useAction(
+  () => must(api.POST('/api/practice/entries', { body: { ...form.value, minutes: Number(form.value.minutes) } })),
+  () => (form.value = blank()),
+);
+const faults = computed(() => log.fieldErrors.value);
+</script>
+
+<template>
+  <div class="grid gap-8 lg:grid-cols-[2fr_3fr]">
+    <section>
+      <h1>{{ t('practice.own') }}</h1>
+      <p class="mt-1 text-quiet">{{ t('practice.words') }}</p>
+      <form class="sheet mt-4 space-y-4 p-4" @submit.prevent="log.run(undefined)">
+        <FormField
+          v-slot="field"
+          :label="t('practice.exercise')"
+          :hint="t('practice.exerciseHint')"
+          :error="faults.exercise?.[0]"
+        >
+          <input
+            :id="field.id"
+            v-model="form.exercise"
+            class="field"
+            required
+            minlength="3"
+            maxlength="120"
+            :aria-invalid="field.invalid"
+            :aria-describedby="field.described"
+          />
+        </FormField>
+        <FormField v-slot="field" :label="t('practice.machine')" :error="faults.machine?.[0]">
+          <select :id="field.id" v-model="form.machine" class="field" required>
+            <option value="" disabled>{{ t('practice.choose') }}</option>
+            <option v-for="machine in usable" :key="machine.slug" :value="machine.slug">{{ machine.name }}</option>
+          </select>
+        </FormField>
+        <div class="grid grid-cols-2 gap-4">
+          <FormField v-slot="field" :label="t('practice.minutes')" :error="faults.minutes?.[0]">
+            <input
+              :id="field.id"
+              v-model="form.minutes"
+              type="number"
+              min="5"
+              max="480"
+              class="field reading"
+              required
+              :aria-invalid="field.invalid"
+              :aria-describedby="field.described"
+            />
+          </FormField>
+          <FormField v-slot="field" :label="t('practice.doneOn')" :error="faults.done_on?.[0]">
+            <input
+              :id="field.id"
+              v-model="form.done_on"
+              type="date"
+              class="field"
+              required
+              :aria-invalid="field.invalid"
+              :aria-describedby="field.described"
+            />
+          </FormField>
+        </div>
+        <FormField v-slot="field" :label="t('practice.note')">
+          <textarea :id="field.id" v-model="form.note" class="field" rows="2" maxlength="1000" />
+        </FormField>
+        <ErrorNote v-if="Object.keys(faults).length === 0" :error="log.error.value" @retry="log.run(undefined)" />
+        <BigButton type="submit" tone="main" class="w-full" :busy="log.busy.value">{{ t('practice.log') }}</BigButton>
+      </form>
+    </section>
+    <LogbookEntries v-if="person" :learner-id="person.id" />
+  </div>
+</template>

@@ -1,0 +1,79 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import { queryClient } from './api/queries';
+import { meQuery } from './people/useMe';
+
+declare module 'vue-router' {
+  interface RouteMeta {
+    /** Reachable without signing in. */
+    guest?: boolean;
+    /** Without the shop's frame round it. */
+    bare?: boolean;
+  }
+}
+
+export const router = createRouter({
+  history: createWebHistory(),
+  scrollBehavior: (_to, _from, saved) => saved ?? { top: 0 },
+  routes: [
+    { path: '/', name: 'home', component: () => import('./people/HomePage.vue') },
+    {
+      path: '/sign-in',
+      name: 'sign-in',
+      component: () => import('./people/SignInPage.vue'),
+      meta: { guest: true, bare: true },
+    },
+    {
+      path: '/forgot',
+      name: 'forgot',
+      component: () => import('./people/ForgotPage.vue'),
+      meta: { guest: true, bare: true },
+    },
+    {
+      path: '/reset/:token',
+      name: 'reset',
+      component: () => import('./people/ResetPage.vue'),
+      props: true,
+      meta: { guest: true, bare: true },
+    },
+    {
+      path: '/mailbox',
+      name: 'mailbox',
+      component: () => import('./people/MailboxPage.vue'),
+      meta: { guest: true, bare: true },
+    },
+    { path: '/today', name: 'today', component: () => import('./competency/TodayPage.vue') },
+    { path: '/path', name: 'path', component: () => import('./competency/OwnPathPage.vue') },
+    {
+      path: '/learners/:id(\\d+)',
+      name: 'learner',
+      component: () => import('./competency/LearnerPage.vue'),
+      props: true,
+    },
+    {
+      path: '/learners/:id(\\d+)/sign-off/:permit',
+      name: 'sign-off',
+      component: () => import('./competency/SignOffPage.vue'),
+      props: true,
+    },
+    { path: '/lessons/:code', name: 'lesson', component: () => import('./learning/LessonPage.vue'), props: true },
+    { path: '/checks/:code', name: 'check', component: () => import('./learning/CheckPage.vue'), props: true },
+    { path: '/papers/:id', name: 'paper', component: () => import('./learning/PaperPage.vue'), props: true },
+    { path: '/logbook', name: 'logbook', component: () => import('./practice/LogbookPage.vue') },
+    { path: '/sheets/:id', name: 'sheet', component: () => import('./assessment/SheetPage.vue'), props: true },
+    { path: '/gate', name: 'gate', component: () => import('./gate/MachinesPage.vue') },
+    {
+      path: '/gate/:machine',
+      name: 'gate-screen',
+      component: () => import('./gate/GateScreenPage.vue'),
+      props: true,
+      meta: { guest: true, bare: true },
+    },
+    { path: '/:missing(.*)*', name: 'missing', component: () => import('./ui/MissingPage.vue'), meta: { guest: true } },
+  ],
+});
+
+router.beforeEach(async (to) => {
+  if (to.meta.guest) return true;
+  const me = await queryClient.fetchQuery(meQuery).catch(() => null);
+  return me?.person ? true : { name: 'sign-in', query: { next: to.fullPath } };
+});
