@@ -14,7 +14,9 @@ use MillStep\Core\Assessment\Outcome;
 /** Has the core score the sheet and writes the outcome into the ledger. Concluding twice changes nothing. */
 final class ConcludeAssessment
 {
-    public function __construct(private readonly RecordEntry $record, private readonly Scoring $scoring) {}
+    public function __construct(private readonly RecordEntry $record, private readonly Scoring $scoring)
+    {
+    }
 
     /** @throws Refusal `incomplete` while criteria are open, unless a critical one has stopped it */
     public function __invoke(Attempt $attempt, User $by, ?CarbonImmutable $at = null): Attempt

@@ -12,7 +12,9 @@ use MillStep\Core\Competency\Stage;
 /** The learner puts their own name to the statement, before the instructor signs. */
 final class AcknowledgeStatement
 {
-    public function __construct(private readonly RecordEntry $record, private readonly Standings $standings) {}
+    public function __construct(private readonly RecordEntry $record, private readonly Standings $standings)
+    {
+    }
 
     /** @throws Refusal `statement_changed`, or `not_ready` below stage 4 */
     public function __invoke(User $learner, Permit $permit, int $version, ?CarbonImmutable $at = null, ?string $id = null): LedgerEntry

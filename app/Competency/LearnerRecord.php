@@ -18,7 +18,9 @@ use MillStep\Core\Competency\LadderPlace;
 /** One learner's page: where they stand with each permit, what each asks for and what of it is done, and the ledger. */
 final class LearnerRecord
 {
-    public function __construct(private readonly Standings $standings, private readonly SignOff $signOff) {}
+    public function __construct(private readonly Standings $standings, private readonly SignOff $signOff)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function of(User $learner): array

@@ -13,7 +13,9 @@ final class PlaceHold
 {
     public const TYPES = ['suspended', 'incident_hold', 'revoked', 'reinstated'];
 
-    public function __construct(private readonly RecordEntry $record) {}
+    public function __construct(private readonly RecordEntry $record)
+    {
+    }
 
     /**
      * @param  value-of<self::TYPES>  $type

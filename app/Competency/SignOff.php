@@ -19,7 +19,8 @@ final class SignOff
         private readonly RecordEntry $record,
         private readonly Standings $standings,
         private readonly Pin $pin,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, companion?: bool}  $scope

@@ -111,7 +111,7 @@ final class Standings
         return $lines;
     }
 
-    /** @param array<string, mixed> $details */
+    /** @param  array<string, mixed>  $details */
     private function stillAccepted(array $details): bool
     {
         $this->accepted ??= Lesson::query()->orderBy('version')->pluck('accepted_from', 'code')->all();

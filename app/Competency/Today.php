@@ -17,7 +17,9 @@ use MillStep\Core\Competency\Stage;
 /** The instructor's first screen: who stands where, who waits for whom, what is next. */
 final class Today
 {
-    public function __construct(private readonly Standings $standings, private readonly SignOff $signOff) {}
+    public function __construct(private readonly Standings $standings, private readonly SignOff $signOff)
+    {
+    }
 
     /** @return array<string, mixed> */
     public function for(User $instructor): array

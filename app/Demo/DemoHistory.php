@@ -56,7 +56,8 @@ final class DemoHistory
         private readonly SignOff $signOff,
         private readonly PlaceHold $hold,
         private readonly RecordEntry $record,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  non-empty-list<User>  $instructors
@@ -122,7 +123,7 @@ final class DemoHistory
         }
     }
 
-    /** @param \Closure(): mixed $event */
+    /** @param  \Closure(): mixed  $event */
     private function on(CarbonImmutable $at, \Closure $event): void
     {
         $this->events[] = [$at, $event];

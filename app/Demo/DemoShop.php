@@ -34,26 +34,34 @@ final class DemoShop
 
     private const FOLDER = 'database/demo';
 
-    public function __construct(private readonly DemoHistory $history) {}
+    public function __construct(private readonly DemoHistory $history)
+    {
+    }
 
     public function load(): void
     {
         DB::transaction(function (): void {
-            $shop = $this->yaml('shop.yaml');
-            Policy::query()->create(['settings' => $shop['policy'], 'in_force_from' => CarbonImmutable::now()->subYear()]);
-            $this->cribs($shop['cribs']);
-            foreach ($shop['machines'] as $machine) {
-                Machine::query()->create([...array_diff_key($machine, ['crib' => true]), 'crib_id' => Crib::query()->where('slug', $machine['crib'])->value('id')]);
-            }
-            foreach ($shop['parts'] as $part) {
-                Part::query()->create($part);
-            }
-            $this->lessons();
-            $this->checks();
-            $this->sheets();
-            $this->permits($shop['permits']);
+            $this->shop();
             $this->people($this->yaml('people.yaml'));
         });
+    }
+
+    /** The shop without anybody in it: machines, cribs, lessons, checks, sheets, permits. */
+    public function shop(): void
+    {
+        $shop = $this->yaml('shop.yaml');
+        Policy::query()->create(['settings' => $shop['policy'], 'in_force_from' => CarbonImmutable::now()->subYear()]);
+        $this->cribs($shop['cribs']);
+        foreach ($shop['machines'] as $machine) {
+            Machine::query()->create([...array_diff_key($machine, ['crib' => true]), 'crib_id' => Crib::query()->where('slug', $machine['crib'])->value('id')]);
+        }
+        foreach ($shop['parts'] as $part) {
+            Part::query()->create($part);
+        }
+        $this->lessons();
+        $this->checks();
+        $this->sheets();
+        $this->permits($shop['permits']);
     }
 
     /** @return array<string, mixed> */
@@ -63,7 +71,7 @@ final class DemoShop
         return Yaml::parseFile(base_path(self::FOLDER.'/'.$file));
     }
 
-    /** @param list<array{slug: string, name: string, from_mm: float, to_mm: float, step_mm: float}> $cribs */
+    /** @param  list<array{slug: string, name: string, from_mm: float, to_mm: float, step_mm: float}>  $cribs */
     private function cribs(array $cribs): void
     {
         foreach ($cribs as $given) {
@@ -114,7 +122,7 @@ final class DemoShop
         }
     }
 
-    /** @param list<array<string, mixed>> $permits */
+    /** @param  list<array<string, mixed>>  $permits */
     private function permits(array $permits): void
     {
         foreach ($permits as $given) {
@@ -124,7 +132,7 @@ final class DemoShop
         }
     }
 
-    /** @param array<string, mixed> $people */
+    /** @param  array<string, mixed>  $people */
     private function people(array $people): void
     {
         $instructors = [];

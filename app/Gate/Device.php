@@ -22,6 +22,7 @@ use Laravel\Sanctum\HasApiTokens;
 final class Device extends Model implements AuthenticatableContract
 {
     use Authenticatable;
+
     /** @use HasApiTokens<Token> */
     use HasApiTokens;
 

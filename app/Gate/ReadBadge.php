@@ -25,9 +25,11 @@ use MillStep\Core\Fields;
  */
 final class ReadBadge
 {
-    public function __construct(private readonly Standings $standings, private readonly RecordEntry $record) {}
+    public function __construct(private readonly Standings $standings, private readonly RecordEntry $record)
+    {
+    }
 
-    /** @param array{id: string, badge: string, companion_badge?: string|null, request?: array<string, mixed>} $read */
+    /** @param  array{id: string, badge: string, companion_badge?: string|null, request?: array<string, mixed>}  $read */
     public function __invoke(Device $device, array $read): BadgeRead
     {
         return DB::transaction(function () use ($device, $read): BadgeRead {

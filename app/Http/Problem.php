@@ -21,7 +21,7 @@ final class Problem
         return self::response($refusal->status, $refusal->reason, $refusal->getMessage(), []);
     }
 
-    /** @param array<string, list<string>> $errors */
+    /** @param  array<string, list<string>>  $errors */
     private static function response(int $status, string $code, string $message, array $errors): JsonResponse
     {
         return new JsonResponse(['message' => $message, 'code' => $code, 'errors' => (object) $errors], $status);

@@ -15,7 +15,9 @@ use MillStep\Core\Measure\Reading;
 /** Takes what a learner did, read or chose at a step. The core judges readings; a hold asks for the instructor. */
 final class AnswerStep
 {
-    public function __construct(private readonly RecordEntry $record, private readonly LessonFigures $figures) {}
+    public function __construct(private readonly RecordEntry $record, private readonly LessonFigures $figures)
+    {
+    }
 
     /**
      * @param  string|null  $value  the reading as typed, or the id of the choice
@@ -63,7 +65,7 @@ final class AnswerStep
         });
     }
 
-    /** @param array{value: string|null, verdict: string, value_mm?: float|null} $answer */
+    /** @param  array{value: string|null, verdict: string, value_mm?: float|null}  $answer */
     private function write(Progress $progress, string $key, array $answer, CarbonImmutable $at): void
     {
         $progress->answers = [...$progress->answers, $key => ['value_mm' => null, ...$answer, 'at' => $at->toIso8601ZuluString()]];
@@ -100,7 +102,7 @@ final class AnswerStep
         return ['value' => trim($typed), 'verdict' => $verdict->value, 'value_mm' => $value->inMm()];
     }
 
-    /** @param list<array{id: string, text: string, right: bool, answer: string}> $options */
+    /** @param  list<array{id: string, text: string, right: bool, answer: string}>  $options */
     private function choose(array $options, ?string $chosen): string
     {
         foreach ($options as $option) {

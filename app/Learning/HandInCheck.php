@@ -11,9 +11,11 @@ use Illuminate\Support\Facades\DB;
 /** Marks a paper and writes the attempt into the ledger. Handing in twice changes nothing. */
 final class HandInCheck
 {
-    public function __construct(private readonly RecordEntry $record) {}
+    public function __construct(private readonly RecordEntry $record)
+    {
+    }
 
-    /** @param array<string, list<string>> $answers by question */
+    /** @param  array<string, list<string>>  $answers by question */
     public function __invoke(Attempt $attempt, array $answers, ?CarbonImmutable $at = null): Attempt
     {
         return DB::transaction(function () use ($attempt, $answers, $at): Attempt {

@@ -24,7 +24,9 @@ final readonly class LessonFile
      * @param  array<string, mixed>  $front
      * @param  list<Step>  $steps
      */
-    private function __construct(public array $front, public array $steps) {}
+    private function __construct(public array $front, public array $steps)
+    {
+    }
 
     /** @throws \UnexpectedValueException naming the step that is at fault */
     public static function parse(string $markdown): self

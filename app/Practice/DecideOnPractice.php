@@ -13,7 +13,9 @@ use Illuminate\Support\Facades\DB;
 /** The instructor confirms an exercise, which makes it count, or declines it with a reason. */
 final class DecideOnPractice
 {
-    public function __construct(private readonly RecordEntry $record) {}
+    public function __construct(private readonly RecordEntry $record)
+    {
+    }
 
     /** @throws Refusal `own_record`, `already_decided` */
     public function __invoke(Entry $entry, User $by, bool $confirm, ?string $reason = null, ?CarbonImmutable $at = null): Entry

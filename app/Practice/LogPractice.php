@@ -10,7 +10,7 @@ use App\Workshop\Machine;
 /** The learner writes an exercise into their logbook. The same id twice is the same exercise. */
 final class LogPractice
 {
-    /** @param array{id: string, exercise: string, minutes: int, done_on: string, note?: string|null} $exercise */
+    /** @param  array{id: string, exercise: string, minutes: int, done_on: string, note?: string|null}  $exercise */
     public function __invoke(User $learner, Machine $machine, array $exercise): Entry
     {
         return Entry::query()->createOrFirst(

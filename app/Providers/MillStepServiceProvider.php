@@ -7,6 +7,7 @@ namespace App\Providers;
 use App\Gate\Token;
 use App\People\MailboxTransport;
 use App\People\User;
+use Carbon\CarbonImmutable;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
@@ -17,7 +18,6 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use Carbon\CarbonImmutable;
 use Laravel\Sanctum\Sanctum;
 
 final class MillStepServiceProvider extends ServiceProvider
@@ -40,7 +40,7 @@ final class MillStepServiceProvider extends ServiceProvider
 
         RateLimiter::for('reset', static fn (Request $request) => Limit::perMinute(5)->by($request->ip()));
         RateLimiter::for('gate', static fn (Request $request) => Limit::perMinute(120)->by((string) $request->user()?->getKey()));
-        ResetPassword::createUrlUsing(static fn (User $user, string $token): string => url('/reset/'.$token.'?email='.urlencode($user->email)));
+        ResetPassword::createUrlUsing(static fn (User $user, string $token): string => rtrim((string) config('app.url'), '/').'/reset/'.$token.'?email='.urlencode($user->email));
         Mail::extend('mailbox', static fn (): MailboxTransport => new MailboxTransport);
     }
 }

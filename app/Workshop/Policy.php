@@ -6,8 +6,8 @@ namespace App\Workshop;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
-use MillStep\Core\Workshop\ShopPolicy;
 use MillStep\Core\Fields;
+use MillStep\Core\Workshop\ShopPolicy;
 
 /**
  * The shop's rules from an instant on. A change is a new row.

@@ -15,10 +15,12 @@ final readonly class Fields
 {
     private const GREATEST = 1e9;
 
-    /** @param array<array-key, mixed> $values */
-    private function __construct(private array $values, private string $path = '', private ?string $top = null) {}
+    /** @param  array<array-key, mixed>  $values */
+    private function __construct(private array $values, private string $path = '', private ?string $top = null)
+    {
+    }
 
-    /** @param array<array-key, mixed> $values */
+    /** @param  array<array-key, mixed>  $values */
     public static function of(array $values): self
     {
         return new self($values);

@@ -61,7 +61,7 @@ return new class extends Migration
 
         // What happened is written once. The database refuses everybody, the owner of the table too.
         DB::unprepared(<<<'SQL'
-            CREATE FUNCTION competency_ledger_is_append_only() RETURNS trigger LANGUAGE plpgsql AS $$
+            CREATE OR REPLACE FUNCTION competency_ledger_is_append_only() RETURNS trigger LANGUAGE plpgsql AS $$
             BEGIN
                 RAISE EXCEPTION 'The competency ledger is append-only; write a correction instead.'
                     USING ERRCODE = 'insufficient_privilege';

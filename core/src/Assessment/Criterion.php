@@ -20,7 +20,8 @@ final readonly class Criterion
         public ?float $credit,
         public bool $stops = false,
         public bool $failsMeasurement = false,
-    ) {}
+    ) {
+    }
 
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields, float $promptedCredit): self

@@ -18,5 +18,6 @@ final readonly class Score extends Result
         public float $scorePercent,
         public array $stoppedBy,
         public array $open,
-    ) {}
+    ) {
+    }
 }

@@ -10,8 +10,10 @@ use MillStep\Core\Operation;
 /** The outcome of a practical sheet: stopped, incomplete, not yet, passed, in that order of precedence. */
 final readonly class ScoreAssessment implements Operation
 {
-    /** @param non-empty-list<Criterion> $criteria */
-    public function __construct(public array $criteria, public float $passMarkPercent) {}
+    /** @param  non-empty-list<Criterion>  $criteria */
+    public function __construct(public array $criteria, public float $passMarkPercent)
+    {
+    }
 
     public static function fromFields(Fields $fields): static
     {

@@ -8,6 +8,8 @@ use MillStep\Core\Result;
 
 final readonly class Access extends Result
 {
-    /** @param list<string> $reasons all of them, the first decisive; empty when alone */
-    public function __construct(public Decision $decision, public array $reasons) {}
+    /** @param  list<string>  $reasons all of them, the first decisive; empty when alone */
+    public function __construct(public Decision $decision, public array $reasons)
+    {
+    }
 }

@@ -13,7 +13,7 @@ use MillStep\Core\Operation;
  */
 final readonly class AccessDecision implements Operation
 {
-    /** @param list<HeldPermit> $permits every permit that is needed here */
+    /** @param  list<HeldPermit>  $permits every permit that is needed here */
     public function __construct(
         public bool $badgeKnown,
         public bool $personActive,
@@ -25,7 +25,8 @@ final readonly class AccessDecision implements Operation
         public bool $companionPresent,
         public Stage $supervisedFrom,
         public bool $companionRequired,
-    ) {}
+    ) {
+    }
 
     public static function fromFields(Fields $fields): static
     {
@@ -98,7 +99,7 @@ final readonly class AccessDecision implements Operation
         return $this->any(static fn (HeldPermit $permit): bool => $permit->lapsed === $cause);
     }
 
-    /** @param \Closure(HeldPermit): bool $test */
+    /** @param  \Closure(HeldPermit): bool  $test */
     private function any(\Closure $test): bool
     {
         foreach ($this->permits as $permit) {

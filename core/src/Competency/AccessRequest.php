@@ -11,7 +11,9 @@ use MillStep\Core\Measure\Length;
 /** What the person says they want to do; what is not said is not judged. */
 final readonly class AccessRequest
 {
-    public function __construct(public ?string $material = null, public ?string $operation = null, public ?Length $diameter = null) {}
+    public function __construct(public ?string $material = null, public ?string $operation = null, public ?Length $diameter = null)
+    {
+    }
 
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields): self

@@ -13,7 +13,7 @@ final class HashChain
     /** What the first entry follows. */
     public const START = '0000000000000000000000000000000000000000000000000000000000000000';
 
-    /** @param non-empty-list<string> $parts in a fixed order */
+    /** @param  non-empty-list<string>  $parts in a fixed order */
     public static function next(string $previousHash, array $parts): string
     {
         $joined = '';

@@ -10,7 +10,9 @@ use MillStep\Core\Fields;
 /** A permit that is needed, as the person holds it. */
 final readonly class HeldPermit
 {
-    public function __construct(public Stage $stage, public bool $held, public ?Lapse $lapsed, public Scope $scope) {}
+    public function __construct(public Stage $stage, public bool $held, public ?Lapse $lapsed, public Scope $scope)
+    {
+    }
 
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields): self

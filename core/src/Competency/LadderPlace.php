@@ -8,11 +8,12 @@ use MillStep\Core\Result;
 
 final readonly class LadderPlace extends Result
 {
-    /** @param list<string> $next what the next stage still needs: `lesson:ID`, `practice:minutes:30`, `sign_off` … */
+    /** @param  list<string>  $next what the next stage still needs: `lesson:ID`, `practice:minutes:30`, `sign_off` … */
     public function __construct(
         public Stage $stage,
         public bool $held,
         public ?Lapse $lapsed,
         public array $next,
-    ) {}
+    ) {
+    }
 }

@@ -15,8 +15,10 @@ final readonly class Ledger
         'signed_off', 'suspended', 'incident_hold', 'revoked', 'reinstated', 'machine_time', 'prior_learning', 'corrected',
     ];
 
-    /** @param list<array{at: \DateTimeImmutable, type: string, fields: Fields}> $entries */
-    private function __construct(private array $entries) {}
+    /** @param  list<array{at: \DateTimeImmutable, type: string, fields: Fields}>  $entries */
+    private function __construct(private array $entries)
+    {
+    }
 
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields): self

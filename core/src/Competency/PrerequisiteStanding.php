@@ -9,7 +9,9 @@ use MillStep\Core\Fields;
 
 final readonly class PrerequisiteStanding
 {
-    public function __construct(public Stage $stage, public bool $held, public bool $lapsed) {}
+    public function __construct(public Stage $stage, public bool $held, public bool $lapsed)
+    {
+    }
 
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields): self

@@ -22,5 +22,6 @@ final readonly class Record
         public ?SignOff $signOff,
         public bool $held,
         public ?\DateTimeImmutable $lastAtMachine,
-    ) {}
+    ) {
+    }
 }

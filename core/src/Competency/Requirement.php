@@ -26,7 +26,8 @@ final readonly class Requirement
         public ?int $recencyDays,
         public int $statementVersion,
         public ?\DateTimeImmutable $statementGraceUntil,
-    ) {}
+    ) {
+    }
 
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields): self

@@ -20,7 +20,8 @@ final readonly class Scope
         public ?array $operations = null,
         public ?Length $maxDiameter = null,
         public bool $companion = false,
-    ) {}
+    ) {
+    }
 
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields): self

@@ -11,13 +11,14 @@ use MillStep\Core\Operation;
 /** Where one learner stands with one permit, as of an instant, computed from the ledger alone. */
 final readonly class Standing implements Operation
 {
-    /** @param array<string, PrerequisiteStanding> $prerequisites by permit */
+    /** @param  array<string, PrerequisiteStanding>  $prerequisites by permit */
     public function __construct(
         public \DateTimeImmutable $now,
         public Requirement $requirement,
         public Ledger $ledger,
         public array $prerequisites,
-    ) {}
+    ) {
+    }
 
     public static function fromFields(Fields $fields): static
     {

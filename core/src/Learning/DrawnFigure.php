@@ -9,13 +9,14 @@ use MillStep\Core\Measure\Size;
 
 final readonly class DrawnFigure
 {
-    /** @param array<string, float> $values as drawn */
+    /** @param  array<string, float>  $values as drawn */
     public function __construct(
         public array $values,
         public float $answer,
         public string $unit,
         public float $tolerance,
-    ) {}
+    ) {
+    }
 
     /** Puts the drawn values, and the answer, into a text's {placeholders}. */
     public function fill(string $text): string

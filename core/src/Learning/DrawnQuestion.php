@@ -21,9 +21,10 @@ final readonly class DrawnQuestion
         public array $choices,
         public array $right,
         public ?DrawnFigure $figure,
-    ) {}
+    ) {
+    }
 
-    /** @param list<string> $answer the chosen option, the steps in the order given, or the figure as typed */
+    /** @param  list<string>  $answer the chosen option, the steps in the order given, or the figure as typed */
     public function isRight(array $answer): bool
     {
         return $this->figure === null ? $answer === $this->right : $this->figure->accepts($answer[0] ?? '');

@@ -30,27 +30,28 @@ final readonly class Figure extends Result
         public string $formula,
         public array $terms,
         public bool $teachingValue,
-    ) {}
+    ) {
+    }
 
-    /** @param array<string, float|string> $terms */
+    /** @param  array<string, float|string>  $terms */
     public static function length(string $key, Length $value, string $rule, string $formula, array $terms): self
     {
         return new self($key, 'length', $value->inMm(), null, null, $rule, $formula, $terms, false);
     }
 
-    /** @param array<string, float|string> $terms */
+    /** @param  array<string, float|string>  $terms */
     public static function drill(string $key, string $designation, Length $diameter, string $rule, string $formula, array $terms): self
     {
         return new self($key, 'drill', $diameter->inMm(), null, $designation, $rule, $formula, $terms, false);
     }
 
-    /** @param array<string, float|string> $terms */
+    /** @param  array<string, float|string>  $terms */
     public static function speed(string $key, float $rpm, string $rule, string $formula, array $terms): self
     {
         return new self($key, 'speed', null, $rpm, null, $rule, $formula, $terms, true);
     }
 
-    /** @param array<string, float|string> $terms */
+    /** @param  array<string, float|string>  $terms */
     public static function text(string $key, string $words, string $rule, array $terms): self
     {
         return new self($key, 'text', null, null, $words, $rule, '', $terms, true);

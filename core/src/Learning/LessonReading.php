@@ -19,7 +19,8 @@ final readonly class LessonReading
         private Length $quillTravel,
         private Length $holeLower,
         private Length $holeUpper,
-    ) {}
+    ) {
+    }
 
     /**
      * `scale_touch` must leave the quill room for the whole travel; `depth_reading` is right within one

@@ -7,8 +7,10 @@ namespace MillStep\Core\Learning;
 /** The questions of one attempt, as its seed drew them. */
 final readonly class Paper
 {
-    /** @param list<DrawnQuestion> $questions */
-    public function __construct(public array $questions, public float $passMarkPercent) {}
+    /** @param  list<DrawnQuestion>  $questions */
+    public function __construct(public array $questions, public float $passMarkPercent)
+    {
+    }
 
     /** @return list<array<string, float>> the drawn values, to tell whether a retake has other figures */
     public function figures(): array

@@ -15,5 +15,6 @@ final readonly class PaperLine extends Result
         public string $lesson,
         public string $rightAnswer,
         public string $explanation,
-    ) {}
+    ) {
+    }
 }

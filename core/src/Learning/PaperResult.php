@@ -8,12 +8,13 @@ use MillStep\Core\Result;
 
 final readonly class PaperResult extends Result
 {
-    /** @param list<PaperLine> $lines */
+    /** @param  list<PaperLine>  $lines */
     public function __construct(
         public bool $passed,
         public float $scorePercent,
         public float $passMarkPercent,
         public bool $criticalWrong,
         public array $lines,
-    ) {}
+    ) {
+    }
 }

@@ -25,7 +25,8 @@ final readonly class Question
         private array $choices,
         private array $right,
         private ?WorkedFigure $figure,
-    ) {}
+    ) {
+    }
 
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields): self

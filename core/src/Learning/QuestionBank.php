@@ -17,7 +17,9 @@ final readonly class QuestionBank
      * @param  list<Question>  $questions
      * @param  array<string, int>  $draw  `critical` and each kind => how many
      */
-    private function __construct(private array $questions, private array $draw, private float $passMarkPercent) {}
+    private function __construct(private array $questions, private array $draw, private float $passMarkPercent)
+    {
+    }
 
     /** @throws InvalidInput naming the question that is at fault */
     public static function fromFields(Fields $fields): self

@@ -23,7 +23,8 @@ final readonly class WorkedFigure
         private string $answer,
         private string $unit,
         private float $tolerance,
-    ) {}
+    ) {
+    }
 
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields): self

@@ -12,8 +12,10 @@ final class DrillTable
 {
     private static ?self $standard = null;
 
-    /** @param array<string, array<string, Length>> $diameters by system and designation */
-    private function __construct(private readonly array $diameters) {}
+    /** @param  array<string, array<string, Length>>  $diameters by system and designation */
+    private function __construct(private readonly array $diameters)
+    {
+    }
 
     /** @throws BrokenTable */
     public static function standard(): self

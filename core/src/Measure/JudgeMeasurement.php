@@ -18,7 +18,8 @@ final readonly class JudgeMeasurement implements Operation
         public Length $lower,
         public Length $upper,
         public Length $uncertainty,
-    ) {}
+    ) {
+    }
 
     public static function fromFields(Fields $fields): static
     {

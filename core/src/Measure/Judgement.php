@@ -8,6 +8,8 @@ use MillStep\Core\Result;
 
 final readonly class Judgement extends Result
 {
-    /** @param Length $deviation from the middle of the limits */
-    public function __construct(public Verdict $verdict, public Length $deviation) {}
+    /** @param  Length  $deviation from the middle of the limits */
+    public function __construct(public Verdict $verdict, public Length $deviation)
+    {
+    }
 }

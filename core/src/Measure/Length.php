@@ -22,7 +22,9 @@ final readonly class Length
 
     private const PER_INCH = 25_400_000_000_000;
 
-    private function __construct(private int $femtometres) {}
+    private function __construct(private int $femtometres)
+    {
+    }
 
     /** @throws \DomainException when not finite or over a kilometre */
     public static function mm(float|int $millimetres): self

@@ -10,8 +10,10 @@ use MillStep\Core\Operation;
 /** Reads a size as it is said in the shop. */
 final readonly class ParseSize implements Operation
 {
-    /** @param 'mm'|'in' $defaultUnit */
-    public function __construct(public string $text, public string $defaultUnit = 'mm') {}
+    /** @param  'mm'|'in'  $defaultUnit */
+    public function __construct(public string $text, public string $defaultUnit = 'mm')
+    {
+    }
 
     public static function fromFields(Fields $fields): static
     {

@@ -8,5 +8,7 @@ use MillStep\Core\Result;
 
 final readonly class Position extends Result
 {
-    public function __construct(public Length $position, public Verdict $verdict) {}
+    public function __construct(public Length $position, public Verdict $verdict)
+    {
+    }
 }

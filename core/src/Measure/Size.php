@@ -20,7 +20,8 @@ final readonly class Size extends Result
         public Length $diameter,
         public SizeSystem $system,
         public string $designation,
-    ) {}
+    ) {
+    }
 
     /**
      * Understands `#7`, `No. 7`, `F`, `3/8`, `1-1/4 in`, `15 thou`, `6.8 mm`, `6,8`, `.201"`.

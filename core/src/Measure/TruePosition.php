@@ -10,7 +10,9 @@ use MillStep\Core\Operation;
 /** The diameter of the smallest circle round the wanted place that still holds the found one: 2·hypot. */
 final readonly class TruePosition implements Operation
 {
-    public function __construct(public Length $dx, public Length $dy, public Length $tolerance) {}
+    public function __construct(public Length $dx, public Length $dy, public Length $tolerance)
+    {
+    }
 
     public static function fromFields(Fields $fields): static
     {

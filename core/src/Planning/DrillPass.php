@@ -16,5 +16,6 @@ final readonly class DrillPass extends Result
         public SpeedChoice $speed,
         public float $speedFactor,
         public Length $pointLength,
-    ) {}
+    ) {
+    }
 }

@@ -11,7 +11,9 @@ use MillStep\Core\Operation;
 /** How far a drill's cone reaches below its full diameter: (d/2)/tan(angle/2). */
 final readonly class DrillPoint implements Operation
 {
-    public function __construct(public Length $diameter, public float $pointAngleDeg) {}
+    public function __construct(public Length $diameter, public float $pointAngleDeg)
+    {
+    }
 
     public static function fromFields(Fields $fields): static
     {

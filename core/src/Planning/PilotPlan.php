@@ -13,7 +13,7 @@ use MillStep\Core\Workshop\Drill;
 /** Which drills lead up to the final one, by the shop's school, from the drills at hand. */
 final readonly class PilotPlan implements Operation
 {
-    /** @param non-empty-list<Drill> $drills in any order */
+    /** @param  non-empty-list<Drill>  $drills in any order */
     public function __construct(
         public Length $final,
         public array $drills,
@@ -22,7 +22,8 @@ final readonly class PilotPlan implements Operation
         public float $webRatio = 0.2,
         public float $maxStepRatio = 2.5,
         public bool $grabs = false,
-    ) {}
+    ) {
+    }
 
     public static function fromFields(Fields $fields): static
     {

@@ -9,6 +9,8 @@ use MillStep\Core\Workshop\Drill;
 
 final readonly class PilotSteps extends Result
 {
-    /** @param non-empty-list<Drill> $steps in working order, the final drill last */
-    public function __construct(public array $steps, public PilotSchool $schoolUsed, public PilotReason $reason) {}
+    /** @param  non-empty-list<Drill>  $steps in working order, the final drill last */
+    public function __construct(public array $steps, public PilotSchool $schoolUsed, public PilotReason $reason)
+    {
+    }
 }

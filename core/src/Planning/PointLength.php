@@ -9,5 +9,7 @@ use MillStep\Core\Result;
 
 final readonly class PointLength extends Result
 {
-    public function __construct(public Length $pointLength) {}
+    public function __construct(public Length $pointLength)
+    {
+    }
 }

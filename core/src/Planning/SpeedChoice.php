@@ -13,5 +13,6 @@ final readonly class SpeedChoice extends Result
         public float $chosenRpm,
         public float $surfaceSpeedMMin,
         public SpeedVerdict $verdict,
-    ) {}
+    ) {
+    }
 }

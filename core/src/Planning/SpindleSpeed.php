@@ -18,7 +18,8 @@ final readonly class SpindleSpeed implements Operation
         public float $operationFactor,
         public Speeds $speeds,
         public ?float $capRpm = null,
-    ) {}
+    ) {
+    }
 
     public static function fromFields(Fields $fields): static
     {

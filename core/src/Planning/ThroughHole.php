@@ -14,7 +14,7 @@ use MillStep\Core\Workshop\Speeds;
 /** A plain through hole on a drill press: which drills in which order, at which speed, and how deep. */
 final readonly class ThroughHole
 {
-    /** @param non-empty-list<Drill> $drills of the crib at hand */
+    /** @param  non-empty-list<Drill>  $drills of the crib at hand */
     public function __construct(
         public Material $material,
         public Length $thickness,
@@ -22,7 +22,8 @@ final readonly class ThroughHole
         public array $drills,
         public Speeds $speeds,
         public ShopPolicy $policy,
-    ) {}
+    ) {
+    }
 
     /** @throws CoreException when the crib or the machine cannot make it */
     public function plan(): ThroughHolePlan

@@ -10,14 +10,15 @@ use MillStep\Core\Workshop\ShopPolicy;
 
 final readonly class ThroughHolePlan
 {
-    /** @param non-empty-list<DrillPass> $passes in working order, the final drill last */
+    /** @param  non-empty-list<DrillPass>  $passes in working order, the final drill last */
     public function __construct(
         public Material $material,
         public Length $thickness,
         public PilotSteps $pilots,
         public array $passes,
         public ShopPolicy $policy,
-    ) {}
+    ) {
+    }
 
     public function final(): DrillPass
     {

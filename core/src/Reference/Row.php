@@ -9,8 +9,10 @@ use MillStep\Core\Measure\Length;
 /** One row of a reference table, its cells read with their promises checked. */
 final readonly class Row
 {
-    /** @param array<string, string> $cells */
-    public function __construct(private string $file, private int $line, private array $cells) {}
+    /** @param  array<string, string>  $cells */
+    public function __construct(private string $file, private int $line, private array $cells)
+    {
+    }
 
     /** @throws BrokenTable when empty */
     public function text(string $column): string

@@ -10,8 +10,10 @@ namespace MillStep\Core\Reference;
  */
 final readonly class Table
 {
-    /** @param list<array<string, string>> $rows */
-    private function __construct(private string $file, private array $rows) {}
+    /** @param  list<array<string, string>>  $rows */
+    private function __construct(private string $file, private array $rows)
+    {
+    }
 
     /**
      * @param  non-empty-list<string>  $columns  that the caller reads; others are carried along

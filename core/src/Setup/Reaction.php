@@ -11,7 +11,9 @@ use MillStep\Core\Operation;
 /** How far work that is caught turns before a hand can let go, and how fast its edge is then. */
 final readonly class Reaction implements Operation
 {
-    public function __construct(public float $rpm, public float $reactionS, public Length $workRadius) {}
+    public function __construct(public float $rpm, public float $reactionS, public Length $workRadius)
+    {
+    }
 
     public static function fromFields(Fields $fields): static
     {

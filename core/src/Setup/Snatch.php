@@ -8,5 +8,7 @@ use MillStep\Core\Result;
 
 final readonly class Snatch extends Result
 {
-    public function __construct(public float $turns, public float $degrees, public float $edgeSpeedMS) {}
+    public function __construct(public float $turns, public float $degrees, public float $edgeSpeedMS)
+    {
+    }
 }

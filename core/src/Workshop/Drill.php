@@ -12,7 +12,9 @@ use MillStep\Core\Result;
 /** One twist drill of a crib: its name there and its diameter. */
 final readonly class Drill extends Result
 {
-    public function __construct(public string $designation, public Length $diameter) {}
+    public function __construct(public string $designation, public Length $diameter)
+    {
+    }
 
     /**
      * @return non-empty-list<self>

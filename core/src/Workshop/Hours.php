@@ -10,8 +10,10 @@ use MillStep\Core\Fields;
 /** When the shop is open, in the shop's own time. No hours given means never open. */
 final readonly class Hours
 {
-    /** @param list<array{days: list<int>, from: string, to: string}> $spans ISO weekdays 1–7, times as HH:MM, 24:00 for midnight */
-    private function __construct(private array $spans, private \DateTimeZone $zone) {}
+    /** @param  list<array{days: list<int>, from: string, to: string}>  $spans ISO weekdays 1–7, times as HH:MM, 24:00 for midnight */
+    private function __construct(private array $spans, private \DateTimeZone $zone)
+    {
+    }
 
     /** @throws InvalidInput */
     public static function fromFields(Fields $policy): self

@@ -21,7 +21,8 @@ final readonly class Material
         public string $lubricantToAvoid,
         public bool $grabs,
         public bool $needsZeroRake,
-    ) {}
+    ) {
+    }
 
     /** @throws \MillStep\Core\Reference\BrokenTable */
     public static function fromRow(Row $row): self

@@ -13,8 +13,10 @@ final class MaterialTable
 {
     private static ?self $shipped = null;
 
-    /** @param array<string, Material> $materials by key */
-    private function __construct(private readonly array $materials) {}
+    /** @param  array<string, Material>  $materials by key */
+    private function __construct(private readonly array $materials)
+    {
+    }
 
     /** @throws BrokenTable */
     public static function shipped(): self

@@ -27,7 +27,8 @@ final readonly class ShopPolicy
         public Length $caliperUncertainty,
         public Length $breakthrough,
         public Hours $hours,
-    ) {}
+    ) {
+    }
 
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields): self

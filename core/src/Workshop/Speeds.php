@@ -10,10 +10,12 @@ use MillStep\Core\Fields;
 /** The spindle speeds that a machine has: steps, or a range that is set in tens. */
 final readonly class Speeds
 {
-    /** @param list<float> $steps ascending; empty for a range */
-    private function __construct(private array $steps, private float $least, private float $most) {}
+    /** @param  list<float>  $steps ascending; empty for a range */
+    private function __construct(private array $steps, private float $least, private float $most)
+    {
+    }
 
-    /** @param non-empty-list<float> $rpm in any order */
+    /** @param  non-empty-list<float>  $rpm in any order */
     public static function steps(array $rpm): self
     {
         sort($rpm);

@@ -23,6 +23,18 @@ const openSheet = useAction(
     must(api.POST('/api/assessment/attempts', { body: { id: uuid(), sheet, learner_id: props.learnerId } })),
   (attempt) => router.push({ name: 'sheet', params: { id: attempt.id } }),
 );
+/** The learner's own next move, as one press. */
+const move = computed(() => {
+  const [kind = '', what = ''] = standing.value.next[0]?.split(':') ?? [];
+  if (!props.own || standing.value.held) return null;
+  const to = {
+    lesson: { name: 'lesson', params: { code: what } },
+    check: { name: 'check', params: { code: what } },
+    practice: { name: 'logbook' },
+    sign_off: props.permit.acknowledged ? null : { name: 'sign-off', params: { id: props.learnerId, permit: props.permit.code } },
+  }[kind];
+  return to ? { to, label: t(`record.move.${kind}`, { what }) } : null;
+});
 const lessonsDone = computed(() => props.permit.lessons.filter((lesson) => lesson.completed).length);
 const canSign = computed(() => standing.value.stage >= 4);
 </script>
@@ -51,6 +63,12 @@ const canSign = computed(() => standing.value.stage >= 4);
           {{ t('record.next') }} <strong>{{ all(standing.next) }}</strong>
         </p>
       </div>
+      <RouterLink
+        v-if="move"
+        :to="move.to"
+        class="inline-flex min-h-14 items-center border border-blue bg-blue px-6 text-lg font-semibold text-on-blue no-underline"
+        >{{ move.label }}</RouterLink
+      >
     </header>
     <ErrorNote class="m-4" :error="openSheet.error.value" @retry="openSheet.reset()" />
     <ol>

@@ -8,7 +8,7 @@ import type { RuleMark } from '@/ui/rule';
 import SteelRule from '@/ui/SteelRule.vue';
 import { useAction } from '@/ui/useAction';
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
-import { computed, ref, watch } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import FigureText from './FigureText.vue';
 import LessonSheet from './LessonSheet.vue';
@@ -40,14 +40,6 @@ const marks = computed<RuleMark[]>(() =>
 );
 const canAnswer = computed(() => lesson.data.value?.progress?.next === current.value);
 
-// Once the learner has come further, the cursor follows.
-watch(
-  () => lesson.data.value?.progress?.next,
-  (next, before) => {
-    if (before !== undefined && next !== before && chosen.value === before) chosen.value = null;
-  },
-);
-
 const answer = useAction(
   ({ step: name, value }: { step: string; value: string | null }) =>
     must(
@@ -58,9 +50,9 @@ const answer = useAction(
     ),
   (updated: Schemas['Lesson'], { step: name }) => {
     client.setQueryData(key, updated);
-    // A judged step stays in view until it is right; a done one makes way for the next.
+    // A judged step stays in view with what was said to it; a done one, or one that waits, follows the cursor.
     const answered = updated.steps.find((each) => each.key === name);
-    chosen.value = answered?.done && answered.answer?.verdict === 'done' ? null : name;
+    chosen.value = answered?.reading || answered?.choice ? name : null;
   },
 );
 function go(by: number) {

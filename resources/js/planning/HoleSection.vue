@@ -24,7 +24,7 @@ const MIDDLE = 150;
 <template>
   <figure class="sheet p-3">
     <svg
-      viewBox="0 0 320 270"
+      :viewBox="`0 0 320 ${TOP + travel + 58}`"
       role="img"
       :aria-label="
         t('planning.section', {

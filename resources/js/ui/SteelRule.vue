@@ -44,6 +44,7 @@ const reach = (tick: { long: boolean; half: boolean }) => (tick.long ? 100 : tic
           >
         </component>
       </li>
+      <li v-if="orientation !== 'vertical'" class="rest" aria-hidden="true" />
     </ol>
   </nav>
 </template>
@@ -93,7 +94,16 @@ nav {
   border-bottom: 1px solid var(--quiet);
 }
 .rule-horizontal li {
-  min-width: 7.5rem;
+  width: 8.75rem;
+}
+/* The rule goes on where no more rooms are. */
+.rule-horizontal .rest {
+  flex: 1;
+  align-self: flex-end;
+  height: 14px;
+  background:
+    repeating-linear-gradient(to right, var(--quiet) 0 1px, transparent 1px 8.75rem),
+    repeating-linear-gradient(to right, var(--quiet) 0 1px, transparent 1px 0.875rem) bottom / 100% 38% no-repeat;
 }
 .rule-horizontal .mark {
   align-items: center;

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Measure;
+
+use MillStep\Core\Result;
+
+final readonly class FinderError extends Result
+{
+    public function __construct(
+        public Length $error,
+        public FinderVerdict $verdict,
+    ) {
+    }
+}

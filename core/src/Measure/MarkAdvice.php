@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Measure;
+
+use MillStep\Core\Result;
+
+final readonly class MarkAdvice extends Result
+{
+    public function __construct(
+        public Length $offset,
+        public Length $truePosition,
+        public MarkVerdict $verdict,
+    ) {
+    }
+}

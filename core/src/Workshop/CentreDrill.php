@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Workshop;
+
+use MillStep\Core\Exception\Impossible;
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Fields;
+use MillStep\Core\Measure\Length;
+
+/** The shape of a plain 60° centre drill. */
+final readonly class CentreDrill
+{
+    private function __construct(public Length $pilot, public Length $body)
+    {
+    }
+
+    /**
+     * @throws InvalidInput
+     * @throws Impossible when the body is no wider than the pilot
+     */
+    public static function fromFields(Fields $fields): self
+    {
+        $pilot = $fields->length('pilot_diameter_mm');
+        $body = $fields->length('body_diameter_mm');
+
+        return $body->isGreaterThan($pilot) ? new self($pilot, $body)
+            : throw Impossible::because('body_diameter_mm', 'The body of a centre drill is wider than its pilot.');
+    }
+
+    /** How much wider the body is than the pilot. */
+    public function flare(): Length
+    {
+        return $this->body->minus($this->pilot);
+    }
+}

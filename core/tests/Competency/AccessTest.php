@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+/**
+ * @param  array<string, mixed>  $change
+ * @return array<string, mixed>
+ */
+function access(array $change = []): array
+{
+    return compute('access_decision', [
+        'now' => '2031-05-02T10:00:00Z', 'badge_known' => true, 'person_active' => true, 'machine' => ['in_service' => true], 'hours_open' => true,
+        'permits' => [['stage' => 5, 'held' => false, 'lapsed' => null]], 'request' => [], 'presence' => ['supervisor' => true, 'companion' => false], 'policy' => [],
+        ...$change,
+    ]);
+}
+
+it('says no with every reason of the first four rules', function (): void {
+    expect(access(['machine' => ['in_service' => false], 'person_active' => false, 'hours_open' => false, 'permits' => [['stage' => 5, 'held' => true, 'lapsed' => null]]]))
+        ->toBe(['decision' => 'no', 'reasons' => ['machine_out_of_service', 'person_inactive', 'held', 'outside_hours']]);
+});
+
+it('knows nothing about an unknown badge but that', function (): void {
+    expect(access(['badge_known' => false, 'person_active' => false, 'permits' => []]))->toBe(['decision' => 'no', 'reasons' => ['badge_unknown']]);
+});
+
+it('never grants on no permits at all', function (): void {
+    expect(access(['permits' => []])['error']['code'])->toBe('invalid_input');
+});
+
+it('gives every reason why not alone, in order, each once', function (): void {
+    $permit = ['stage' => 4, 'held' => false, 'lapsed' => 'recency', 'scope' => ['materials' => ['mild_steel'], 'max_diameter_mm' => 6, 'operations' => ['drill'], 'companion' => true]];
+    $answer = access([
+        'permits' => [$permit, $permit, ['stage' => 3, 'held' => false, 'lapsed' => null]],
+        'request' => ['material' => 'acrylic', 'operation' => 'tap', 'diameter_mm' => 6.01],
+        'presence' => ['supervisor' => false, 'companion' => false],
+    ]);
+    expect($answer)->toBe(['decision' => 'no', 'reasons' => [
+        'not_signed_off', 'lapsed_recency', 'outside_scope_material', 'outside_scope_diameter', 'outside_scope_operation', 'companion_absent', 'supervisor_absent',
+    ]]);
+});
+
+it('takes a diameter at the scope\'s edge as within it', function (): void {
+    $permit = ['stage' => 5, 'held' => false, 'lapsed' => null, 'scope' => ['max_diameter_mm' => 9.525]];
+    expect(access(['permits' => [$permit], 'request' => ['diameter_mm' => 9.5255]])['decision'])->toBe('alone')
+        ->and(access(['permits' => [$permit], 'request' => ['diameter_mm' => 9.526]])['decision'])->toBe('supervised');
+});
+
+it('is never more generous for having less', function (): void {
+    $rank = ['no' => 0, 'supervised' => 1, 'alone' => 2];
+    foreach ([0, 1, 2, 3, 4, 5] as $stage) {
+        foreach ([true, false] as $supervisor) {
+            foreach ([null, 'expired'] as $lapsed) {
+                $base = ['permits' => [['stage' => $stage, 'held' => false, 'lapsed' => $lapsed]], 'presence' => ['supervisor' => $supervisor, 'companion' => true]];
+                $given = $rank[access($base)['decision']];
+                foreach ([['hours_open' => false], ['machine' => ['in_service' => false]], ['person_active' => false], ['policy' => ['companion_required' => true], 'presence' => ['supervisor' => $supervisor, 'companion' => false]]] as $less) {
+                    expect($rank[access([...$base, ...$less])['decision']])->toBeLessThanOrEqual($given);
+                }
+            }
+        }
+    }
+});

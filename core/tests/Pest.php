@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Operations;
+
+/**
+ * Computes as the JSON border does: the answer as an array, or `['error' => …]`.
+ *
+ * @param  array<string, mixed>  $input
+ * @return array<string, mixed>
+ */
+function compute(string $operation, array $input): array
+{
+    try {
+        return json_decode(json_encode(Operations::compute($operation, $input), JSON_THROW_ON_ERROR), true);
+    } catch (CoreException $fault) {
+        return ['error' => $fault->toArray()];
+    }
+}
+
+/**
+ * Random but the same in every run.
+ *
+ * @return list<float>
+ */
+function draws(int $count, float $from, float $to, int $seed = 1): array
+{
+    $random = new Random\Randomizer(new Random\Engine\Mt19937($seed));
+
+    return array_map(static fn (): float => round($from + ($to - $from) * $random->getInt(0, 1_000_000) / 1_000_000, 3), range(1, $count));
+}

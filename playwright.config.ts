@@ -1,0 +1,28 @@
+import { defineConfig } from '@playwright/test';
+
+/** The journeys of the people, in the real browser, against a server that bin/test starts. */
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 1,
+  timeout: 120_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list']],
+  use: {
+    baseURL: process.env.MILLSTEP_URL ?? 'http://127.0.0.1:8000',
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--disable-dev-shm-usage',
+      ],
+    },
+  },
+});
