@@ -4,7 +4,11 @@ export const PASSWORD = 'mast-and-vane';
 export const PIN = '2468';
 
 /** A person at a device of their own. */
-export async function person(browser: Browser, email: string, viewport?: { width: number; height: number }): Promise<Page> {
+export async function person(
+  browser: Browser,
+  email: string,
+  viewport?: { width: number; height: number },
+): Promise<Page> {
   const context = await browser.newContext(viewport ? { viewport, hasTouch: true } : {});
   const page = await context.newPage();
   await page.goto('/sign-in');
@@ -16,7 +20,12 @@ export async function person(browser: Browser, email: string, viewport?: { width
 }
 
 /** Calls the API with the page's own session and CSRF token, as a curious learner might. */
-export async function call(page: Page, method: 'GET' | 'POST', path: string, body?: unknown): Promise<{ status: number; code?: string; body: unknown }> {
+export async function call(
+  page: Page,
+  method: 'GET' | 'POST',
+  path: string,
+  body?: unknown,
+): Promise<{ status: number; code?: string; body: unknown }> {
   return page.evaluate(
     async ([verb, url, json]) => {
       const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? '');

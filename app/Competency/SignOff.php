@@ -66,12 +66,21 @@ final class SignOff
         if ($place->stage->value < Stage::Drilled->value) {
             throw Refusal::because('not_ready', sprintf('%s is at stage %d of 5. A sign-off needs stage 4: lessons, safety check, practice and practical assessment done.', $learner->name, $place->stage->value));
         }
+        if ($place->held && $this->lastHold($learner, $permit) !== 'revoked') {
+            throw Refusal::because('held', "{$learner->name}'s permit is held. Lift the hold first; a signature does not.");
+        }
         if (! $this->acknowledged($learner, $permit)) {
             throw Refusal::because('not_acknowledged', "{$learner->name} has not acknowledged the statement yet. Ask them to read and acknowledge it first.");
         }
         if ($learner->born_on !== null && $learner->born_on->age < 18 && $learner->guardian_acknowledged_on === null && Policy::inForce()->guardianRequired) {
             throw Refusal::because('guardian_missing', "{$learner->name} is under 18 and no guardian's acknowledgement is on file; the shop's policy asks for one.");
         }
+    }
+
+    private function lastHold(User $learner, Permit $permit): ?string
+    {
+        return LedgerEntry::query()->where('learner_id', $learner->id)->where('permit_id', $permit->id)
+            ->whereIn('type', PlaceHold::TYPES)->latest('seq')->value('type');
     }
 
     /** The statement now in force, acknowledged since the last sign-off. */

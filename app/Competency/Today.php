@@ -25,7 +25,7 @@ final class Today
     public function for(User $instructor): array
     {
         $permits = Permit::query()->with('statements')->orderBy('id')->get();
-        $learners = User::query()->learners()->with('cohort')->get();
+        $learners = User::learners()->with('cohort')->get();
         $places = $this->standings->of($learners, $permits);
 
         return [

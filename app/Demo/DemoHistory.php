@@ -60,7 +60,7 @@ final class DemoHistory
     }
 
     /**
-     * @param  non-empty-list<User>  $instructors
+     * @param  list<User>  $instructors  at least one
      * @param  array<string, mixed>  $story  a learner of people.yaml
      */
     public function plan(User $learner, array $instructors, CarbonImmutable $startedOn, array $story): void

@@ -6,7 +6,7 @@ namespace App\People;
 
 use Symfony\Component\Mailer\SentMessage;
 use Symfony\Component\Mailer\Transport\AbstractTransport;
-use Symfony\Component\Mime\Email;
+use Symfony\Component\Mime\Message;
 use Symfony\Component\Mime\MessageConverter;
 
 /** Stand-in for a mail server: puts each letter into the demo's mailbox page. */
@@ -15,7 +15,10 @@ final class MailboxTransport extends AbstractTransport
     protected function doSend(SentMessage $message): void
     {
         $original = $message->getOriginalMessage();
-        $email = $original instanceof Email ? $original : MessageConverter::toEmail($original);
+        $email = match (true) {
+            $original instanceof Message => MessageConverter::toEmail($original),
+            default => throw new \LogicException('The mailbox takes letters, not raw bytes.'),
+        };
         foreach ($message->getEnvelope()->getRecipients() as $recipient) {
             Letter::query()->create([
                 'recipient' => $recipient->getAddress(),

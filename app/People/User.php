@@ -83,11 +83,12 @@ final class User extends Authenticatable
     }
 
     /**
-     * @param  Builder<self>  $query
+     * Everybody who learns here now, by name.
+     *
      * @return Builder<self>
      */
-    public function scopeLearners(Builder $query): Builder
+    public static function learners(): Builder
     {
-        return $query->where('role', Role::Learner)->where('active', true)->orderBy('name');
+        return self::query()->where('role', Role::Learner)->where('active', true)->orderBy('name');
     }
 }

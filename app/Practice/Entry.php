@@ -23,6 +23,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property 'waiting'|'confirmed'|'declined' $state
  * @property string|null $reason
  * @property CarbonImmutable|null $decided_at
+ * @property CarbonImmutable $created_at
  * @property User $learner
  * @property User|null $decider
  * @property Machine $machine

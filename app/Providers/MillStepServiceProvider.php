@@ -30,7 +30,7 @@ final class MillStepServiceProvider extends ServiceProvider
 
     public function boot(): void
     {
-        Model::shouldBeStrict(! $this->app->isProduction());
+        Model::shouldBeStrict(! $this->app->environment('production') === true);
         JsonResource::withoutWrapping();
         // Roles, for what is not about one record.
         Gate::define('teach', static fn (User $user): bool => $user->teaches());

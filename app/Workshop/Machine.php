@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Competency\Permit;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -24,6 +25,7 @@ use MillStep\Core\Workshop\Speeds;
  * @property bool $in_service
  * @property string|null $service_note
  * @property Crib|null $crib
+ * @property Collection<int, Permit> $permits
  */
 final class Machine extends Model
 {

@@ -76,7 +76,7 @@ $request = array_filter([
 $read = static fn (string $badge): ?array => ask($url, $token, ['id' => uuid7(), 'badge' => $badge, 'companion_badge' => $options['companion'] ?? null, 'request' => $request ?: null]);
 
 if (isset($options['once'])) {
-    show($read((string) $options['once']));
+    show($read(is_string($options['once']) ? $options['once'] : ''));
     exit(0);
 }
 echo "Badge reader at $url. Interlock off. Hold a badge to it: type its code.\n";

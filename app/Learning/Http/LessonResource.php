@@ -87,7 +87,7 @@ final class LessonResource extends JsonResource
         $answer = $this->progress?->answers[$step['key']] ?? null;
         $hold = $this->progress?->holds->firstWhere('step', $step['key']);
         // What is said to a choice is shown once it is chosen.
-        $chosen = $step['choice'] === null ? null : collect($step['choice'])->firstWhere('id', $answer['value'] ?? null);
+        $chosen = $step['choice'] === null ? null : array_column($step['choice'], null, 'id')[$answer['value'] ?? ''] ?? null;
 
         return [
             ...$step,

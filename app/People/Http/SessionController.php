@@ -23,7 +23,7 @@ final class SessionController
 
     public function destroy(Request $request, #[CurrentUser] User $user): Response
     {
-        Auth::guard('web')->logout();
+        Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
 

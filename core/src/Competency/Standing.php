@@ -53,7 +53,7 @@ final readonly class Standing implements Operation
             array_values(array_filter([
                 $this->shortfall('count', $this->requirement->practiceCount - $record->practiceCount),
                 $this->shortfall('minutes', $this->requirement->practiceMinutes - $record->practiceMinutes),
-            ])),
+            ], is_string(...))),
             $this->missing('assessment', array_diff($this->requirement->assessments, array_keys($record->assessments, 'passed', true))),
             $signedOff ? [] : ['sign_off'],
         ];

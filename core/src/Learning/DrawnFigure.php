@@ -43,7 +43,7 @@ final readonly class DrawnFigure
 
     private static function number(string $typed): ?float
     {
-        return preg_match('/^\s*(\d{1,7}(?:[.,]\d{1,6})?)\s*(?:rpm|rev\/min|turns?)?\s*$/i', $typed, $m) === 1
+        return preg_match('/^\s*(\d{1,7}(?:[.,]\d{1,15})?)\s*(?:rpm|rev\/min|turns?)?\s*$/i', $typed, $m) === 1
             ? (float) str_replace(',', '.', $m[1]) : null;
     }
 

@@ -15,7 +15,7 @@ final readonly class Paper
     /** @return list<array<string, float>> the drawn values, to tell whether a retake has other figures */
     public function figures(): array
     {
-        return array_values(array_filter(array_map(static fn (DrawnQuestion $question): ?array => $question->figure?->values, $this->questions)));
+        return array_values(array_filter(array_map(static fn (DrawnQuestion $question): ?array => $question->figure?->values, $this->questions), is_array(...)));
     }
 
     /**

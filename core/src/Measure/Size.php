@@ -12,7 +12,7 @@ final readonly class Size extends Result
 {
     private const GREATEST_MM = 100;
 
-    private const DECIMAL = '(?:\d{1,6}(?:[.,]\d{0,9})?|[.,]\d{1,9})';
+    private const DECIMAL = '(?:\d{1,6}(?:[.,]\d{0,15})?|[.,]\d{1,15})';
 
     private const INCH = '(?:"|inch|in)';
 

@@ -21,7 +21,7 @@ final class BarPacking
     /** @var list<float> distinct costs, longest first */
     private array $sizes = [];
 
-    /** @var list<int> how many of each */
+    /** @var array<int, int> how many of each, by kind */
     private array $counts = [];
 
     /** @var array<string, true> remaining pieces that are known not to fit into the bars left */
@@ -130,7 +130,7 @@ final class BarPacking
     }
 
     /**
-     * @param  list<int>  $counts  what is left, by kind
+     * @param  array<int, int>  $counts  what is left, by kind
      * @return list<list<int>>|null null when it does not go into so many bars
      */
     private function fill(array $counts, int $bars): ?array
@@ -171,7 +171,7 @@ final class BarPacking
     /**
      * The ways to fill one bar that take the longest piece left and leave no room for another, fullest first.
      *
-     * @param  list<int>  $counts
+     * @param  array<int, int>  $counts
      * @return non-empty-list<list<int>>
      */
     private function fillings(array $counts, int $most, int &$tries): array
@@ -189,7 +189,7 @@ final class BarPacking
     }
 
     /**
-     * @param  list<int>  $counts
+     * @param  array<int, int>  $counts
      * @param  list<int>  $chosen
      * @param  list<array{float, list<int>}>  $found  room left and kinds
      */
@@ -217,7 +217,7 @@ final class BarPacking
         }
     }
 
-    /** @param  list<int>  $counts */
+    /** @param  array<int, int>  $counts */
     private function roomFor(array $counts, float $room): bool
     {
         for ($kind = count($counts) - 1; $kind >= 0; $kind--) {

@@ -34,8 +34,8 @@ final class StackSearch
         $this->height = $height->inMm();
         // Lengths nearer than that are equal, so a stack that is off by less fits.
         $this->tolerance = $tolerance->inMm() + Length::TOLERANCE_MM;
-        foreach ($this->sizes as $size) {
-            $this->sums[] = end($this->sums) + $size;
+        foreach ($this->sizes as $index => $size) {
+            $this->sums[] = $this->sums[$index] + $size;
         }
     }
 

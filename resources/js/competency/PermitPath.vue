@@ -31,7 +31,9 @@ const move = computed(() => {
     lesson: { name: 'lesson', params: { code: what } },
     check: { name: 'check', params: { code: what } },
     practice: { name: 'logbook' },
-    sign_off: props.permit.acknowledged ? null : { name: 'sign-off', params: { id: props.learnerId, permit: props.permit.code } },
+    sign_off: props.permit.acknowledged
+      ? null
+      : { name: 'sign-off', params: { id: props.learnerId, permit: props.permit.code } },
   }[kind];
   return to ? { to, label: t(`record.move.${kind}`, { what }) } : null;
 });

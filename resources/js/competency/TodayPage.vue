@@ -120,7 +120,9 @@ const cohorts = computed(() =>
                       t(`lapse.${learner.standing.lapsed}`)
                     }}</strong>
                     <template v-else>{{
-                      learner.standing.stage === 5 ? t('today.mayRunAlone') : t('today.next', { what: all(learner.standing.next) })
+                      learner.standing.stage === 5
+                        ? t('today.mayRunAlone')
+                        : t('today.next', { what: all(learner.standing.next) })
                     }}</template>
                   </span>
                 </span>

@@ -69,8 +69,7 @@ function print() {
     <div class="print:hidden">
       <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
         <h1>
-          <span class="reading mr-2 text-bronze">{{ data.code }}</span
-          >{{ data.title }}
+          <span class="reading mr-2 text-bronze">{{ data.code }}</span>{{ data.title }}
         </h1>
         <p class="text-quiet">
           {{ t('lesson.facts', { place: data.place, minutes: data.minutes, version: data.version }) }}

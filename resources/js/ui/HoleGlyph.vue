@@ -44,7 +44,11 @@ const threads = [8, 12.5, 17, 21.5];
         <line x1="0" y1="0" x2="0" y2="5" stroke="currentColor" stroke-width="1.1" opacity="0.55" />
       </pattern>
     </defs>
-    <g :stroke-dasharray="lapsed ? '4 3.2' : undefined" :stroke-width="(size ?? 40) > 80 ? 1 : 1.8" stroke-linejoin="round">
+    <g
+      :stroke-dasharray="lapsed ? '4 3.2' : undefined"
+      :stroke-width="(size ?? 40) > 80 ? 1 : 1.8"
+      stroke-linejoin="round"
+    >
       <path v-for="part in outline" :key="part" :d="part" :fill="lapsed ? 'none' : `url(#${hatch})`" />
     </g>
     <!-- scribed: the cross, drawn over the edge -->

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Competency\LedgerEntry;
+use App\Learning\LessonFile;
+use App\Learning\Progress;
+
+function answer($test, string $step, ?string $value = null): Illuminate\Testing\TestResponse
+{
+    return $test->putJson('/api/learning/progress/'.Progress::query()->firstOrFail()->id."/steps/$step", ['value' => $value]);
+}
+
+beforeEach(function (): void {
+    $this->learner = $this->person();
+    $this->actingAs($this->learner)->getJson('/api/learning/lessons/C6')->assertOk();
+});
+
+it('computes its figures for this machine, crib and part', function (): void {
+    $figures = $this->getJson('/api/learning/lessons/C6')->json('figures');
+    expect($figures['pilot.drill'])->toMatchArray(['name' => '2', 'rule' => 'pilot.web'])
+        ->and($figures['pilot.speed'])->toMatchArray(['value_rpm' => 1400, 'rule' => 'speed.capped', 'teaching_value' => true])
+        ->and($figures['final.speed'])->toMatchArray(['value_rpm' => 500, 'rule' => 'speed.ok'])
+        ->and($figures['final.point']['value_mm'])->toEqualWithDelta(4.5 / tan(deg2rad(59)), 1e-9)
+        ->and($figures)->not->toHaveKey('depth.reading');
+});
+
+it('says what the crib lacks instead of making a figure up', function (): void {
+    App\Workshop\Tool::query()->where('designation', '9')->delete();
+    expect($this->getJson('/api/learning/lessons/C6')->assertOk()->json())->fault->toContain('no 9 mm drill')->figures->toBe([]);
+});
+
+it('follows the shop\'s policy', function (): void {
+    App\Workshop\Policy::query()->create(['settings' => ['pilot_school' => 'single'], 'in_force_from' => now()]);
+    expect($this->getJson('/api/learning/lessons/C6')->json('figures'))->not->toHaveKey('pilot.drill')->toHaveKey('final.drill');
+});
+
+it('takes steps in their order', function (): void {
+    answer($this, 'pilot')->assertConflict()->assertJsonPath('code', 'step_order');
+    answer($this, 'no-such-step')->assertConflict();
+    answer($this, 'dress')->assertOk()->assertJsonPath('progress.next', 'pilot-speed');
+});
+
+it('waits at a hold point for somebody who teaches', function (): void {
+    foreach (['dress', 'pilot-speed', 'hold'] as $step) {
+        $last = answer($this, $step)->assertOk();
+    }
+    expect($last->json('progress.next'))->toBe('hold');
+    answer($this, 'pilot')->assertConflict();
+    $hold = App\Learning\HoldPoint::query()->firstOrFail();
+    $this->postJson("/api/learning/holds/{$hold->id}/open")->assertForbidden();
+    $this->actingAs($this->instructor())->postJson("/api/learning/holds/{$hold->id}/open")->assertNoContent();
+    $this->postJson("/api/learning/holds/{$hold->id}/open")->assertNoContent();
+    $this->actingAs($this->learner);
+    answer($this, 'pilot')->assertOk();
+});
+
+it('is nobody else\'s to work through', function (): void {
+    $this->actingAs($this->person());
+    answer($this, 'dress')->assertForbidden();
+});
+
+it('judges readings, keeps what was typed, and is completed once', function (): void {
+    foreach (['dress' => null, 'pilot-speed' => null, 'hold' => null] as $step => $value) {
+        answer($this, $step, $value);
+    }
+    app(App\Learning\AnswerStep::class)->open(App\Learning\HoldPoint::query()->firstOrFail(), $this->instructor()->id);
+    answer($this, 'pilot');
+    expect(answer($this, 'change', 'b')->json('steps.4.answer'))->toMatchArray(['verdict' => 'wrong', 'said' => 'With the key still in the chuck that is how keys fly.']);
+    answer($this, 'change', 'a')->assertJsonPath('steps.4.answer.verdict', 'right');
+    answer($this, 'touch', 'twelve')->assertUnprocessable()->assertJsonPath('code', 'invalid_input');
+    answer($this, 'touch', '55')->assertJsonPath('steps.5.answer.verdict', 'out');
+    answer($this, 'touch', '0')->assertJsonPath('steps.5.answer.verdict', 'in');
+    expect(answer($this, 'touch', '1/2 in')->json('figures')['depth.reading']['value_mm'])->toEqualWithDelta(12.7 + 8 + 4.5 / tan(deg2rad(59)) + 1, 1e-9);
+    answer($this, 'depth', '23')->assertJsonPath('steps.6.answer.verdict', 'out');
+    answer($this, 'depth', '24.5')->assertJsonPath('steps.6.answer.verdict', 'in');
+    answer($this, 'through');
+    answer($this, 'stop');
+    expect(LedgerEntry::query()->where('type', 'lesson_completed')->exists())->toBeFalse();
+    answer($this, 'measure', '9.31')->assertJsonPath('steps.9.answer.verdict', 'doubtful');
+    answer($this, 'measure', '9.1')->assertJsonPath('steps.9.answer.verdict', 'in');
+    answer($this, 'measure', '9.1');
+    expect(LedgerEntry::query()->where('type', 'lesson_completed')->get())->toHaveCount(1)->first()->details()->toBe(['lesson' => 'C6', 'version' => 1]);
+});
+
+it('names the step of a lesson file that is at fault', function (string $body, string $words): void {
+    expect(fn () => LessonFile::parse("---\ncode: X1\n---\n\n$body"))->toThrow(UnexpectedValueException::class, $words);
+})->with([
+    ['## No key', 'needs a key'],
+    ["## A {#a}\nWhy: no", 'a does not say what to do'],
+    ["## A {#a}\nDo: it\nChoice:\n- [ ] one\n- [ ] two", 'exactly one'],
+    ["## A {#a}\nDo: it\nReading: x nonsense What?", 'reading of step a'],
+]);

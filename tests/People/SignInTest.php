@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+use App\People\Letter;
+
+it('signs in, says who it is, and signs out', function (): void {
+    $user = $this->instructor();
+    $this->getJson('/api/people/me')->assertOk()->assertJson(['person' => null]);
+    $this->postJson('/api/people/session', ['email' => $user->email, 'password' => 'mast-and-vane'])->assertOk()->assertJson(['name' => $user->name, 'role' => 'instructor']);
+    $this->getJson('/api/people/me')->assertJsonPath('person.id', $user->id);
+    $this->deleteJson('/api/people/session')->assertNoContent();
+    $this->getJson('/api/competency/today')->assertUnauthorized();
+});
+
+it('refuses a wrong password and somebody who is no longer active, in the same words', function (): void {
+    $gone = $this->person(with: ['active' => false]);
+    $wrong = $this->postJson('/api/people/session', ['email' => $this->person()->email, 'password' => 'wrong'])->assertUnprocessable();
+    $this->postJson('/api/people/session', ['email' => $gone->email, 'password' => 'mast-and-vane'])->assertUnprocessable()->assertJsonPath('message', $wrong->json('message'));
+});
+
+it('throttles attempts', function (): void {
+    $user = $this->person();
+    foreach (range(1, 5) as $_) {
+        $this->postJson('/api/people/session', ['email' => $user->email, 'password' => 'wrong'])->assertUnprocessable();
+    }
+    $this->postJson('/api/people/session', ['email' => $user->email, 'password' => 'mast-and-vane'])->assertTooManyRequests()->assertJsonPath('code', 'sign_in_locked');
+});
+
+it('resets a password by a letter that works once', function (): void {
+    config(['mail.default' => 'mailbox']);
+    $user = $this->person();
+    $this->postJson('/api/people/password-reset', ['email' => $user->email])->assertNoContent();
+    $this->postJson('/api/people/password-reset', ['email' => 'nobody@millstep.example'])->assertNoContent();
+    expect(Letter::query()->count())->toBe(1);
+    preg_match('~/reset/([^?\s]+)\?email~', Letter::query()->firstOrFail()->body, $m);
+    $new = ['token' => $m[1], 'email' => $user->email, 'password' => 'a-longer-secret', 'password_confirmation' => 'a-longer-secret'];
+    $this->putJson('/api/people/password-reset', [...$new, 'password_confirmation' => 'other'])->assertJsonValidationErrors('password');
+    $this->putJson('/api/people/password-reset', $new)->assertNoContent();
+    $this->putJson('/api/people/password-reset', $new)->assertJsonValidationErrors('token');
+    $this->postJson('/api/people/session', ['email' => $user->email, 'password' => 'a-longer-secret'])->assertOk();
+});
+
+it('has a mailbox page in the demo and nowhere else', function (): void {
+    $this->getJson('/api/people/mailbox')->assertOk();
+    config(['millstep.demo' => false]);
+    $this->getJson('/api/people/mailbox')->assertNotFound();
+});
+
+it('keeps passwords, PINs and badges as hashes', function (): void {
+    $user = $this->instructor()->refresh();
+    expect($user->password)->not->toContain('mast')->and($user->pin_hash)->not->toContain('2468')
+        ->and(json_encode($user))->not->toContain('pin_hash')->not->toContain('password');
+});

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Competency\Permit;
+use App\Demo\DemoShop;
+use App\Http\ApiDescription;
+use App\People\Role;
+use App\People\User;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
+use Illuminate\Http\Request;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+use Opis\JsonSchema\Errors\ErrorFormatter;
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Assert;
+
+/** A shop without people, and every answer of the API held against its description. */
+abstract class TestCase extends BaseTestCase
+{
+    use RefreshDatabase;
+
+    private const DOCUMENT = 'https://mill-step.example/openapi.json';
+
+    private static ?Validator $validator = null;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        app(DemoShop::class)->shop();
+    }
+
+    public function createApplication()
+    {
+        $app = require __DIR__.'/../bootstrap/app.php';
+        $app->make(Kernel::class)->bootstrap();
+
+        return $app;
+    }
+
+    public function person(Role $role = Role::Learner, array $with = []): User
+    {
+        $name = fake_name();
+
+        return User::query()->create(['name' => $name, 'email' => Str::slug($name).'-'.Str::lower(Str::random(5)).'@millstep.example', 'password' => 'mast-and-vane', 'role' => $role, 'units' => 'mm', 'active' => true, ...$with])->refresh();
+    }
+
+    public function instructor(bool $signs = true): User
+    {
+        $instructor = $this->person(Role::Instructor, ['pin_hash' => '2468']);
+        $signs && $instructor->signsFor()->attach(Permit::query()->pluck('id'));
+
+        return $instructor;
+    }
+
+    public function permit(): Permit
+    {
+        return Permit::query()->with('statements')->firstOrFail();
+    }
+
+    /** @param  \Illuminate\Http\Response  $response */
+    protected function createTestResponse($response, $request): TestResponse
+    {
+        $this->holdAgainstDescription($request, $response);
+
+        return parent::createTestResponse($response, $request);
+    }
+
+    private function holdAgainstDescription(Request $request, $response): void
+    {
+        $route = $request->route();
+        if ($route === null || ! str_starts_with($route->uri(), 'api/') || $route->uri() === 'api/{missing}') {
+            return;
+        }
+        static $document = null;
+        $document ??= json_decode((string) file_get_contents(base_path(ApiDescription::FILE)));
+        $path = '/'.$route->uri();
+        $operation = $document->paths->{$path}->{strtolower($request->method())} ?? null;
+        Assert::assertNotNull($operation, "The description does not know {$request->method()} $path.");
+        $status = (string) $response->getStatusCode();
+        $known = $operation->responses->{$status} ?? ($response->getStatusCode() >= 400 ? $operation->responses->default : null);
+        Assert::assertNotNull($known, "The description does not know that {$request->method()} $path answers $status.");
+        if (! isset($known->content)) {
+            return;
+        }
+        if (self::$validator === null) {
+            self::$validator = new Validator;
+            self::$validator->resolver()?->registerRaw($document, self::DOCUMENT);
+        }
+        $result = self::$validator->validate(json_decode((string) $response->getContent()), (object) ['$ref' => self::DOCUMENT.$known->content->{'application/json'}->schema->{'$ref'}]);
+        Assert::assertTrue($result->isValid(), "{$request->method()} $path answers something else than described: ".json_encode($result->isValid() ? null : (new ErrorFormatter)->format($result->error())));
+    }
+}
