@@ -3,6 +3,8 @@ import { defineConfig } from '@playwright/test';
 /** The journeys of the people, in the real browser, against a server that bin/test starts. */
 export default defineConfig({
   testDir: 'e2e',
+  // Pictures are taken by bin/screenshots alone.
+  testMatch: process.argv.some((argument) => argument.includes('@picture')) ? '**/*.pictures.ts' : '**/*.spec.ts',
   workers: 1,
   timeout: 120_000,
   expect: { timeout: 10_000 },

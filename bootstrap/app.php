@@ -28,5 +28,5 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(fn (App\Support\Refusal $refusal) => Problem::fromRefusal($refusal));
         $exceptions->dontReport(App\Support\Refusal::class);
     })
-    ->withCommands([App\Competency\VerifyLedger::class, App\Demo\DemoCommand::class, App\Http\DescribeApi::class])
+    ->withCommands([App\Competency\VerifyLedger::class, App\Demo\DemoCommand::class, App\People\AddLead::class, App\Http\DescribeApi::class])
     ->create();

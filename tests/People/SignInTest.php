@@ -52,3 +52,12 @@ it('keeps passwords, PINs and badges as hashes', function (): void {
     expect($user->password)->not->toContain('mast')->and($user->pin_hash)->not->toContain('2468')
         ->and(json_encode($user))->not->toContain('pin_hash')->not->toContain('password');
 });
+
+it('adds the first lead of a real shop, who sets a password by mail', function (): void {
+    config(['mail.default' => 'mailbox']);
+    $this->artisan('people:add-lead', ['name' => 'Ida Lead', 'email' => 'ida@shop.example', '--pin' => '12'])->assertFailed();
+    $this->artisan('people:add-lead', ['name' => 'Ida Lead', 'email' => 'ida@shop.example', '--pin' => '135790'])->assertSuccessful();
+    $this->artisan('people:add-lead', ['name' => 'Ida Again', 'email' => 'ida@shop.example'])->assertFailed();
+    expect(Letter::query()->where('recipient', 'ida@shop.example')->exists())->toBeTrue()
+        ->and(App\People\User::query()->where('email', 'ida@shop.example')->firstOrFail()->leads())->toBeTrue();
+});

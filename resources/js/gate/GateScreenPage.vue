@@ -54,7 +54,7 @@ const unreachable = computed(() => screen.error.value !== null && !revoked.value
 </script>
 
 <template>
-  <main class="flex min-h-screen flex-col bg-paper">
+  <main class="gate flex min-h-screen flex-col bg-paper">
     <template v-if="token === '' || revoked">
       <div class="m-auto max-w-xl p-8">
         <h1>{{ t('gate.pairTitle') }}</h1>

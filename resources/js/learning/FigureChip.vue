@@ -14,13 +14,13 @@ const { shown } = useFigure(() => props.figure);
 <template>
   <Popover v-if="figure" as="span" class="relative inline-block">
     <PopoverButton
-      class="reading border-b-2 border-dotted border-blue leading-tight text-blue"
-      :class="{ 'text-[1.75rem]': big }"
+      class="border-b-2 border-dotted border-blue leading-tight text-blue print:border-0 print:font-semibold print:text-ink"
+      :class="{ reading: figure.kind !== 'text', 'text-[1.75rem]': big && figure.kind !== 'text' }"
       :title="t('figure.where')"
       >{{ shown }}</PopoverButton
     >
     <PopoverPanel
-      class="absolute left-0 z-10 mt-1 w-[min(22rem,80vw)] border border-ink bg-sheet p-4 text-base leading-snug text-ink print:hidden"
+      class="absolute left-0 z-10 mt-1 w-[min(22rem,80vw)] border border-ink bg-sheet p-4 text-base max-sm:fixed max-sm:inset-x-2 max-sm:top-auto max-sm:bottom-2 max-sm:w-auto leading-snug text-ink print:hidden"
     >
       <FigureWorking :figure="figure" />
     </PopoverPanel>

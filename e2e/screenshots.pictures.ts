@@ -1,0 +1,88 @@
+import { expect, test } from '@playwright/test';
+import { person } from './people';
+
+/** The pictures of docs/screenshots, one of each main view. Not a test: bin/screenshots runs it by name. */
+const FOLDER = 'docs/screenshots';
+
+test('@picture', async ({ browser }) => {
+  test.setTimeout(180_000);
+  const guest = await (await browser.newContext()).newPage();
+  await guest.goto('/sign-in');
+  await expect(guest.getByText('This is the demo shop')).toBeVisible();
+  await guest.screenshot({ path: `${FOLDER}/sign-in.png` });
+
+  const instructor = await person(browser, 'instructor@millstep.example');
+  await instructor.goto('/today');
+  await expect(instructor.getByText('Masts, evening group')).toBeVisible();
+  await instructor.screenshot({ path: `${FOLDER}/today.png` });
+
+  await instructor.getByRole('link', { name: /Emrys Fallowell/ }).click();
+  await expect(instructor.getByTestId('stage')).toBeVisible();
+  await instructor.screenshot({ path: `${FOLDER}/learner-record.png` });
+
+  const phone = await person(browser, 'learner@millstep.example', { width: 390, height: 844 });
+  await phone.goto('/path');
+  await expect(phone.getByTestId('stage')).toBeVisible();
+  await phone.screenshot({ path: `${FOLDER}/path-phone.png` });
+
+  const bench = await person(browser, 'thessaly@millstep.example', { width: 1180, height: 820 });
+  await bench.goto('/lessons/C6');
+  await bench.getByRole('button', { name: 'Done, next step' }).click();
+  await bench.getByRole('button', { name: '1400 rpm' }).click();
+  await expect(bench.getByText(/caps learners' speed/)).toBeVisible();
+  await bench.screenshot({ path: `${FOLDER}/lesson-tablet.png` });
+  await bench.keyboard.press('Escape');
+  await bench.emulateMedia({ media: 'print' });
+  await bench.setViewportSize({ width: 794, height: 1123 });
+  await bench.screenshot({ path: `${FOLDER}/lesson-print.png` });
+
+  const stellan = await person(browser, 'stellan@millstep.example');
+  await stellan.goto('/checks/SC-through-holes');
+  await expect(stellan.getByText(/5 questions, 80/)).toBeVisible();
+  await stellan.screenshot({ path: `${FOLDER}/safety-check.png` });
+
+  const tablet = await person(browser, 'instructor@millstep.example', { width: 1180, height: 820 });
+  await tablet.goto('/today');
+  await tablet.getByRole('link', { name: /Fia Grimwade/ }).click();
+  await tablet.getByRole('button', { name: /the sheet/ }).click();
+  for (const what of ['Eye protection on', 'Work held against', 'Stopped before']) {
+    await tablet
+      .getByRole('group', { name: new RegExp(what) })
+      .getByRole('button', { name: /^✓ met$/ })
+      .click();
+  }
+  await tablet.getByLabel('Hole A diameter').fill('9.12');
+  await tablet.getByLabel('Hole C diameter').fill('9.29');
+  await tablet.getByLabel('Hole C diameter').press('Tab');
+  await expect(tablet.getByText(/doubtful, measure again/)).toBeVisible();
+  await expect(tablet.getByText('all saved')).toBeVisible();
+  await tablet.evaluate(() => window.scrollTo(0, 120));
+  await tablet.screenshot({ path: `${FOLDER}/sheet-tablet.png` });
+
+  await tablet.goto('/today');
+  await tablet
+    .getByRole('listitem')
+    .filter({ hasText: 'Blanka Corriveau' })
+    .getByRole('link', { name: 'To the sign-off' })
+    .click();
+  await tablet.getByLabel('Largest hole').fill('3/8');
+  await expect(tablet.getByText(/Understood: 3\/8/)).toBeVisible();
+  await tablet.screenshot({ path: `${FOLDER}/sign-off.png`, fullPage: true });
+
+  await instructor.goto('/gate/bench-drill');
+  await instructor.getByRole('button', { name: 'Pair this screen' }).click();
+  await instructor.getByRole('button', { name: /Ansel Byrdvik/ }).click();
+  await expect(instructor.getByTestId('gate-word')).toHaveText('Alone');
+  await instructor.screenshot({ path: `${FOLDER}/gate-alone.png` });
+  await instructor.getByRole('button', { name: /Ansel Byrdvik/ }).click();
+  await expect(instructor.getByTestId('gate-word')).toHaveText('Finished');
+  await instructor.getByRole('button', { name: /Delphine/ }).click();
+  await expect(instructor.getByTestId('gate-word')).toHaveText('No');
+  await instructor.screenshot({ path: `${FOLDER}/gate-no.png` });
+
+  await tablet.evaluate(() => localStorage.setItem('millstep.theme', 'dark'));
+  await tablet.setViewportSize({ width: 1280, height: 800 });
+  await tablet.goto('/today');
+  await expect(tablet.getByText('Masts, evening group')).toBeVisible();
+  await tablet.screenshot({ path: `${FOLDER}/today-dark.png` });
+});
