@@ -26,7 +26,7 @@ const { t } = useI18n();
       }}
     </p>
     <p class="mt-2">
-      <strong>{{ t('lesson.layOut', lesson.tools.length) }}</strong>
+      <strong>{{ t('lesson.layOut', lesson.tools.length) }}:</strong>{{ ' ' }}
       <template v-for="(tool, index) in lesson.tools" :key="tool"
         ><FigureText :text="tool" :figures="lesson.figures" />{{
           index < lesson.tools.length - 1 ? '; ' : '.'
