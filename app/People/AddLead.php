@@ -17,8 +17,8 @@ final class AddLead extends Command
 
     public function handle(): int
     {
-        $email = (string) $this->argument('email');
-        $pin = (string) $this->option('pin');
+        ['email' => $email, 'name' => $name] = array_map(strval(...), array_filter($this->arguments(), is_string(...)));
+        $pin = is_string($this->option('pin')) ? $this->option('pin') : '';
         if (filter_var($email, FILTER_VALIDATE_EMAIL) === false || User::query()->where('email', $email)->exists()) {
             $this->error("\"$email\" is no mail address, or somebody has it already.");
 
@@ -29,7 +29,7 @@ final class AddLead extends Command
 
             return self::FAILURE;
         }
-        User::query()->create(['name' => $this->argument('name'), 'email' => $email, 'password' => Str::random(40), 'role' => Role::Lead, 'pin_hash' => $pin === '' ? null : $pin]);
+        User::query()->create(['name' => $name, 'email' => $email, 'password' => Str::random(40), 'role' => Role::Lead, 'pin_hash' => $pin === '' ? null : $pin]);
         Password::sendResetLink(['email' => $email]);
         $this->info("$email has been sent a link to set a password.");
 

@@ -46,6 +46,7 @@ final class Operations
         'judge_measurement' => Measure\JudgeMeasurement::class,
         'true_position' => Measure\TruePosition::class,
         'reader_agreement' => Measure\ReaderAgreement::class,
+        'setup_review' => Setup\SetupReview::class,
         'score_assessment' => Assessment\ScoreAssessment::class,
         'standing' => Competency\Standing::class,
         'access_decision' => Competency\AccessDecision::class,

@@ -60,7 +60,7 @@ export const router = createRouter({
     { path: '/papers/:id', name: 'paper', component: () => import('./learning/PaperPage.vue'), props: true },
     { path: '/logbook', name: 'logbook', component: () => import('./practice/LogbookPage.vue') },
     { path: '/sheets/:id', name: 'sheet', component: () => import('./assessment/SheetPage.vue'), props: true },
-    { path: '/gate', name: 'gate', component: () => import('./gate/MachinesPage.vue') },
+    { path: '/gate', name: 'gate', component: () => import('./workshop/MachinesPage.vue') },
     {
       path: '/gate/:machine',
       name: 'gate-screen',

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Setup;
+
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Fields;
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Workshop\Material;
+use MillStep\Core\Workshop\MaterialTable;
+
+/** What is said about a setup. A fact that was left out is asked for by name, never guessed. */
+final readonly class SetupFacts
+{
+    public function __construct(private Fields $fields) {}
+
+    /** @throws UnknownFact|InvalidInput */
+    public function flag(string $fact): bool
+    {
+        return $this->known($fact)->flag($fact);
+    }
+
+    /** @throws UnknownFact|InvalidInput */
+    public function text(string $fact): string
+    {
+        return $this->known($fact)->text($fact);
+    }
+
+    /** @throws UnknownFact|InvalidInput */
+    public function length(string $fact): Length
+    {
+        return $this->known($fact)->lengthOrZero($fact);
+    }
+
+    /** @throws UnknownFact|InvalidInput */
+    public function number(string $fact): float
+    {
+        return $this->known($fact)->notNegative($fact);
+    }
+
+    /** A limit or factor of the shop's policy, which has a careful value where the shop set none. */
+    public function policy(string $key, float $careful): float
+    {
+        return $this->fields->objectOrEmpty('policy')->notNegative($key, $careful);
+    }
+
+    public function policyText(string $key, string $careful): string
+    {
+        return $this->fields->objectOrEmpty('policy')->text($key, $careful);
+    }
+
+    public function has(string $fact): bool
+    {
+        return $this->fields->has($fact);
+    }
+
+    /** @throws UnknownFact|InvalidInput */
+    public function material(): Material
+    {
+        return MaterialTable::shipped()->get($this->text('material'));
+    }
+
+    public function onLathe(): bool
+    {
+        return $this->text('machine_kind') === 'lathe';
+    }
+
+    /** A powered drill of any kind is at work, not a tap or reamer. */
+    public function drills(): bool
+    {
+        return in_array($this->text('tool'), ['twist_drill', 'wood_bit', 'step_drill'], true);
+    }
+
+    public function opensPilot(): bool
+    {
+        return $this->has('pilot_mm') && $this->length('pilot_mm')->isPositive();
+    }
+
+    private function known(string $fact): Fields
+    {
+        return $this->fields->has($fact) ? $this->fields : throw UnknownFact::named(preg_replace('/_(mm|rpm|n)$/', '', $fact) ?? $fact);
+    }
+}

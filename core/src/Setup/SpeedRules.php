@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Setup;
+
+/** The spindle speed and how it is changed. Each method is one rule. */
+final class SpeedRules
+{
+    public static function tooFast(SetupFacts $setup): ?Finding
+    {
+        $target = 1000 * $setup->material()->cuttingSpeedMMin * ($setup->has('operation_factor') ? $setup->number('operation_factor') : 1.0) / (M_PI * max($setup->length('diameter_mm')->inMm(), 1e-6));
+        $ratio = $setup->number('rpm') / $target;
+        $words = sprintf('%d rpm is %.1f times the %d rpm that this drill wants in %s.', $setup->number('rpm'), $ratio, $target, mb_strtolower($setup->material()->name));
+
+        return match (true) {
+            $ratio > 2 => Finding::stop('speed_too_fast', $words, 'C3'),
+            $ratio > 1.25 => Finding::fix('speed_too_fast', $words, 'C3'),
+            default => null,
+        };
+    }
+
+    public static function overCap(SetupFacts $setup): ?Finding
+    {
+        $cap = $setup->policy('learner_cap_rpm', INF);
+
+        return $setup->number('rpm') > $cap
+            ? Finding::fix('speed_over_cap', sprintf('%d rpm is over the shop\'s cap of %d rpm for learners.', $setup->number('rpm'), $cap), 'C3') : null;
+    }
+
+    public static function changedInState(SetupFacts $setup): ?Finding
+    {
+        if (! $setup->flag('changing_speed')) {
+            return null;
+        }
+        $right = match ($setup->text('speed_change')) {
+            'running' => $setup->flag('running'),
+            default => ! $setup->flag('running') && $setup->flag('isolated'),
+        };
+
+        return $right ? null : Finding::stop('speed_change_wrong_state', $setup->text('speed_change') === 'running'
+            ? 'A variable-speed machine changes speed only while it runs.' : 'A step-pulley machine changes speed only while it is stopped and isolated.', 'A2');
+    }
+}
