@@ -46,6 +46,8 @@ final class Operations
         'judge_measurement' => Measure\JudgeMeasurement::class,
         'true_position' => Measure\TruePosition::class,
         'reader_agreement' => Measure\ReaderAgreement::class,
+        'hole_plan' => Planning\HolePlan::class,
+        'lathe_plan' => Planning\LathePlan::class,
         'setup_review' => Setup\SetupReview::class,
         'score_assessment' => Assessment\ScoreAssessment::class,
         'standing' => Competency\Standing::class,

@@ -17,7 +17,8 @@ final readonly class Thread
         public ?Length $clearanceClose,
         public ?Length $clearanceNormal,
         public ?Length $clearanceLoose,
-    ) {}
+    ) {
+    }
 
     /** @throws \MillStep\Core\Reference\BrokenTable */
     public static function fromRow(Row $row): self
@@ -28,7 +29,7 @@ final readonly class Thread
             $optional('clearance_close_mm'), $optional('clearance_normal_mm'), $optional('clearance_loose_mm'));
     }
 
-    /** @param 'close'|'normal'|'loose' $fit */
+    /** @param  'close'|'normal'|'loose'  $fit */
     public function clearance(string $fit): ?Length
     {
         return ['close' => $this->clearanceClose, 'normal' => $this->clearanceNormal, 'loose' => $this->clearanceLoose][$fit];

@@ -13,8 +13,10 @@ final class ThreadTable
 {
     private static ?self $shipped = null;
 
-    /** @param array<string, Thread> $threads by the designation without blanks and series */
-    private function __construct(private readonly array $threads) {}
+    /** @param  array<string, Thread>  $threads by the designation without blanks and series */
+    private function __construct(private readonly array $threads)
+    {
+    }
 
     /** @throws BrokenTable */
     public static function shipped(): self

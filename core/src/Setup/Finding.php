@@ -8,7 +8,9 @@ use MillStep\Core\Result;
 
 final readonly class Finding extends Result
 {
-    private function __construct(public string $code, public Severity $severity, public string $reason, public string $lesson) {}
+    private function __construct(public string $code, public Severity $severity, public string $reason, public string $lesson)
+    {
+    }
 
     public static function stop(string $code, string $reason, string $lesson): self
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Setup;
 
 use MillStep\Core\Measure\Length;
+use MillStep\Core\Planning\FeedTable;
 
 /** Holding the work against turning and lifting, and what lies under the hole. Each method is one rule. */
 final class HoldingRules
@@ -21,7 +22,8 @@ final class HoldingRules
         if ($holding->byHand()) {
             return null;
         }
-        $check = (new HoldingCheck($setup->number('torque_nm'), $setup->policy('grab_factor', 3), $holding->method, $setup->number('resisting_force_n'), $setup->length('lever_mm')))->compute();
+        $torque = (new DrillingTorque($setup->length('diameter_mm'), FeedTable::feed($setup->material()->group, $setup->length('diameter_mm')), $setup->material()->cuttingForceNMm2))->compute();
+        $check = (new HoldingCheck(max($torque->torqueNm, 1e-6), $setup->policy('grab_factor', 3), $holding->method, $setup->number('resisting_force_n'), $setup->length('lever_mm')))->compute();
         if ($holding->resistsTurning && $check->verdict === HoldingVerdict::Holds) {
             return null;
         }

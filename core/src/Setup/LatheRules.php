@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Setup;
 
+use MillStep\Core\Fields;
 use MillStep\Core\Measure\Length;
 use MillStep\Core\Planning\CentreDrillVerdict;
 use MillStep\Core\Planning\CentreVerdict;
-use MillStep\Core\Fields;
 
 /** What is said of lathe work only. Each method is one rule. */
 final class LatheRules

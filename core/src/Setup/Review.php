@@ -8,8 +8,10 @@ use MillStep\Core\Result;
 
 final readonly class Review extends Result
 {
-    /** @param list<Finding> $findings stops first */
-    public function __construct(public array $findings) {}
+    /** @param  list<Finding>  $findings stops first */
+    public function __construct(public array $findings)
+    {
+    }
 
     public function mayStart(): bool
     {

@@ -13,7 +13,9 @@ use MillStep\Core\Workshop\MaterialTable;
 /** What is said about a setup. A fact that was left out is asked for by name, never guessed. */
 final readonly class SetupFacts
 {
-    public function __construct(private Fields $fields) {}
+    public function __construct(private Fields $fields)
+    {
+    }
 
     /** @throws UnknownFact|InvalidInput */
     public function flag(string $fact): bool

@@ -37,7 +37,9 @@ final readonly class SetupReview implements Operation
         [LatheRules::class, 'tailstockReach'], [LatheRules::class, 'taper'], [LatheRules::class, 'centre'],
     ];
 
-    public function __construct(public SetupFacts $setup) {}
+    public function __construct(public SetupFacts $setup)
+    {
+    }
 
     public static function fromFields(Fields $fields): static
     {
@@ -63,6 +65,6 @@ final readonly class SetupReview implements Operation
         $rank = [Severity::Stop->value => 0, Severity::Fix->value => 1, Severity::Note->value => 2];
         usort($findings, static fn (Finding $a, Finding $b): int => $rank[$a->severity->value] <=> $rank[$b->severity->value]);
 
-        return new Review(array_values($findings));
+        return new Review($findings);
     }
 }

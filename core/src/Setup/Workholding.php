@@ -22,7 +22,8 @@ final readonly class Workholding
         public string $forceKind,
         public float $forceN,
         public float $usualUpToMm,
-    ) {}
+    ) {
+    }
 
     /** @throws BrokenTable */
     private static function fromRow(Row $row): self

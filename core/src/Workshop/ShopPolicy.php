@@ -9,10 +9,12 @@ use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Fields;
 use MillStep\Core\Measure\Length;
 use MillStep\Core\Planning\PilotSchool;
+use MillStep\Core\Planning\ReamSchool;
 
 /** The shop's schools, caps and limits. What a shop has not set stands at the careful value. */
 final readonly class ShopPolicy
 {
+    /** @param  'close'|'normal'|'loose'  $clearanceFit */
     private function __construct(
         public PilotSchool $pilotSchool,
         public Length $pilotThreshold,
@@ -27,6 +29,16 @@ final readonly class ShopPolicy
         public Length $caliperUncertainty,
         public Length $breakthrough,
         public Hours $hours,
+        public ClearanceRule $clearanceRule,
+        public string $clearanceFit,
+        public Length $clearancePlus,
+        public ReamSchool $reamSchool,
+        public Length $reamStep,
+        public SpeedSchool $speedSchool,
+        public float $shopSpeedRpm,
+        public float $grabFactor,
+        public float $overhangRatio,
+        public float $edgeRatio,
     ) {
     }
 
@@ -47,6 +59,16 @@ final readonly class ShopPolicy
             $fields->lengthOrZero('caliper_uncertainty_mm', 0.02),
             $fields->lengthOrZero('breakthrough_mm', 1),
             Hours::fromFields($fields),
+            ClearanceRule::from($fields->choice('clearance_rule', array_column(ClearanceRule::cases(), 'value'), 'table')),
+            $fields->choice('clearance_fit', ['close', 'normal', 'loose'], 'normal'),
+            $fields->lengthOrZero('clearance_plus_mm', 0.5),
+            ReamSchool::from($fields->choice('ream_school', array_column(ReamSchool::cases(), 'value'), 'table')),
+            $fields->length('ream_step_mm', 0.2),
+            SpeedSchool::from($fields->choice('speed_school', array_column(SpeedSchool::cases(), 'value'), 'surface')),
+            $fields->positive('shop_speed_rpm', 500),
+            $fields->positive('grab_factor', 3),
+            $fields->positive('overhang_ratio', 3),
+            $fields->positive('edge_ratio', 1.5),
         );
     }
 }

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning;
+
+use MillStep\Core\Result;
+
+/** A whole working sequence, or what it lacks. */
+final readonly class PlanResult extends Result
+{
+    /**
+     * @param  list<PlanStep>  $operations  in working order
+     * @param  array<string, mixed>|null  $holding
+     * @param  list<string>  $warnings  worth knowing
+     * @param  list<string>  $missing  what keeps it from being done, with what would do instead
+     * @param  list<array<string, mixed>>  $setups  of the powered operations, as the setup review reads them
+     */
+    public function __construct(
+        public array $operations,
+        public ?array $holding,
+        public array $warnings,
+        public array $missing,
+        public array $setups,
+        public float $timeS,
+        public bool $ready,
+    ) {
+    }
+}
