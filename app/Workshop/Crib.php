@@ -27,6 +27,14 @@ final class Crib extends Model
         return $this->hasMany(Tool::class);
     }
 
+    /** @return array<string, mixed> as the core's plans read it */
+    public function spec(): array
+    {
+        return ['drills' => array_values($this->tools->where('kind', 'drill')->where('condition', 'sharp')->map(static fn (Tool $tool): array => [
+            'designation' => $tool->designation, 'diameter_mm' => (float) $tool->diameter_mm, 'edge' => $tool->edge,
+        ])->all())];
+    }
+
     /**
      * The drills that are fit for use.
      *

@@ -66,6 +66,22 @@ final class Machine extends Model
         return $this->belongsToMany(Permit::class, 'competency_machine_permit');
     }
 
+    /** @return array<string, mixed> as the core's plans read it */
+    public function spec(): array
+    {
+        return array_filter([
+            'name' => $this->name,
+            'kind' => $this->kind,
+            'speeds_rpm' => $this->speeds_rpm,
+            'min_rpm' => $this->min_rpm,
+            'max_rpm' => $this->max_rpm,
+            'speed_change' => $this->speed_change,
+            'depth_scale' => $this->depth_scale,
+            'chuck_max_mm' => $this->chuck_max_mm,
+            'in_service' => $this->in_service,
+        ], static fn (mixed $part): bool => $part !== null);
+    }
+
     /** Null for what has no spindle speeds of its own, a marking-out table for one. */
     public function speeds(): ?Speeds
     {

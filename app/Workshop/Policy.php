@@ -36,8 +36,12 @@ final class Policy extends Model
      */
     public static function inForce(): ShopPolicy
     {
-        $row = self::query()->where('in_force_from', '<=', CarbonImmutable::now())->latest('in_force_from')->latest('id')->first();
+        return ShopPolicy::fromFields(Fields::of(self::settingsInForce()));
+    }
 
-        return ShopPolicy::fromFields(Fields::of($row->settings ?? []));
+    /** @return array<string, mixed> as they are stored, for the core's plans */
+    public static function settingsInForce(): array
+    {
+        return self::query()->where('in_force_from', '<=', CarbonImmutable::now())->latest('in_force_from')->latest('id')->first()->settings ?? [];
     }
 }

@@ -60,6 +60,7 @@ export const router = createRouter({
     { path: '/papers/:id', name: 'paper', component: () => import('./learning/PaperPage.vue'), props: true },
     { path: '/logbook', name: 'logbook', component: () => import('./practice/LogbookPage.vue') },
     { path: '/sheets/:id', name: 'sheet', component: () => import('./assessment/SheetPage.vue'), props: true },
+    { path: '/planner', name: 'planner', component: () => import('./planning/PlannerPage.vue') },
     { path: '/gate', name: 'gate', component: () => import('./workshop/MachinesPage.vue') },
     {
       path: '/gate/:machine',

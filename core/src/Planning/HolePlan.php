@@ -181,10 +181,10 @@ final readonly class HolePlan implements Operation
         $check = (new HoldingCheck($torque, $this->policy->grabFactor, $holding->method, $force, $this->lever))->compute();
         if ($check->verdict !== HoldingVerdict::Holds || ! $holding->resistsTurning || ! $holding->resistsLifting) {
             $instead = $this->firstThatHolds($torque, $largest);
-            $draft->missing(sprintf('%s does not hold: %.1f N·m is asked for, it resists %.1f.%s', ucfirst($holding->description), $check->demandNm, $holding->resistsTurning ? $check->capacityNm : 0, $instead->method === $holding->method ? ' Grip further out, or use a fixture.' : ' Use instead: '.$instead->description.'.'));
+            $draft->missing(sprintf('%s does not hold: %.1f N·m is asked for, it resists %.1f N·m.%s', ucfirst($holding->description), $check->demandNm, $holding->resistsTurning ? $check->capacityNm : 0, $instead->method === $holding->method ? ' Grip further out, or use a fixture.' : ' Use instead: '.$instead->description.'.'));
         }
         if ($this->machine->kind !== 'lathe') {
-            $draft->step(new PlanStep('hold', $holding->description, sprintf('When the drill grabs it may twist with %.1f N·m (%.1f times the cutting torque); this holding resists %.1f.', $check->demandNm, $this->policy->grabFactor, $check->capacityNm), [
+            $draft->step(new PlanStep('hold', $holding->description, sprintf('When the drill grabs it may twist with %.1f N·m (%.1f times the cutting torque); this holding resists %.1f N·m.', $check->demandNm, $this->policy->grabFactor, $check->capacityNm), [
                 'No work is held by hand under a powered drill. Against turning and against lifting.',
                 'Something soft or a clear gap under the hole; no clamp and no table in the drill\'s way.',
             ]));

@@ -118,7 +118,7 @@ final class PlanDraft
         if ($this->machine->travel?->isLessThan($total) === true) {
             $this->missing(sprintf('The quill of %s travels %.4g mm; %.1f mm are needed. Raise the table half way through, or use another machine.', $this->machine->name, $this->machine->travel->inMm(), $total->inMm()));
         }
-        if (! $this->through && $total->isAtLeast($this->thickness)) {
+        if ($kind === 'drill' && ! $this->through && $total->isAtLeast($this->thickness)) {
             $this->missing(sprintf('With lead, room for chips and the point the hole is %.1f mm deep and comes out of %.4g mm of stock. Take thicker stock, a shallower thread, or drill through.', $total->inMm(), $this->thickness->inMm()));
         }
         $this->steps[] = new PlanStep($kind, $tool, $this->words($why ?? $this->chosen, $speed, $deep), $this->drillCautions($kind, $dubbed),

@@ -1364,6 +1364,55 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/planning/hole': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Plan a hole for a machine of this shop */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['HoleWanted'];
+        };
+      };
+      responses: {
+        /** @description Plan */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Plan'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/practice/entries': {
     parameters: {
       query?: never;
@@ -1556,6 +1605,51 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/workshop/materials': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The materials that the core knows */
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description Materials */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Materials'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1718,6 +1812,16 @@ export interface components {
       type: 'suspended' | 'incident_hold' | 'revoked' | 'reinstated';
       reason: string;
     };
+    HoleWanted: {
+      machine: string;
+      material: string;
+      thickness: string;
+      /** @enum {string} */
+      purpose: 'plain' | 'clearance' | 'tapped' | 'reamed';
+      size: string;
+      through: boolean;
+      depth?: string | null;
+    };
     LearnerRecord: {
       learner: {
         id: number;
@@ -1817,6 +1921,7 @@ export interface components {
       slug: string;
       name: string;
       kind: string;
+      crib: string | null;
       in_service: boolean;
       service_note: string | null;
       permits: components['schemas']['PermitName'][];
@@ -1828,6 +1933,11 @@ export interface components {
       dx?: string | null;
       dy?: string | null;
     };
+    Materials: {
+      key: string;
+      name: string;
+      group: string;
+    }[];
     Me: {
       person: components['schemas']['Person'] | null;
       demo: boolean;
@@ -1927,6 +2037,38 @@ export interface components {
     PersonName: {
       id: number;
       name: string;
+    };
+    Plan: {
+      operations: components['schemas']['PlanStep'][];
+      holding: {
+        [key: string]: unknown;
+      } | null;
+      warnings: string[];
+      missing: string[];
+      setups: {
+        [key: string]: unknown;
+      }[];
+      time_s: number;
+      ready: boolean;
+    };
+    PlanStep: {
+      kind: string;
+      tool: string;
+      why: string;
+      cautions: string[];
+      diameter_mm?: number;
+      rpm?: number;
+      feed_mm_rev?: number;
+      depth_mm?: number;
+      total_depth_mm?: number;
+      reading_mm?: number;
+      pecks?: {
+        to_depth_mm: number;
+        reading_mm: number;
+      }[];
+      lubricant?: string;
+      time_s?: number;
+      dial_divisions?: number;
     };
     PracticeDecision: {
       confirm: boolean;

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
-import HoleSection from '@/planning/HoleSection.vue';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import PageState from '@/ui/PageState.vue';
@@ -11,6 +10,7 @@ import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import FigureText from './FigureText.vue';
+import LessonSection from './LessonSection.vue';
 import LessonSheet from './LessonSheet.vue';
 import LessonStep from './LessonStep.vue';
 
@@ -137,12 +137,7 @@ function print() {
             >
           </div>
         </div>
-        <HoleSection
-          v-if="data.part && data.figures['final.drill']"
-          class="md:col-start-2 xl:col-start-3"
-          :thickness-mm="data.part.thickness_mm"
-          :figures="data.figures"
-        />
+        <LessonSection class="md:col-start-2 xl:col-start-3" :lesson="data" />
       </div>
     </div>
     <LessonSheet :lesson="data" class="hidden print:block" />

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
-import HoleSection from '@/planning/HoleSection.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
 import { useI18n } from 'vue-i18n';
 import FigureText from './FigureText.vue';
+import LessonSection from './LessonSection.vue';
 
 /** The lesson on paper: all steps with their figures, black on white. */
 defineProps<{ lesson: Schemas['Lesson'] }>();
@@ -33,12 +33,7 @@ const { t } = useI18n();
         }}</template
       >
     </p>
-    <HoleSection
-      v-if="lesson.part && lesson.figures['final.drill']"
-      class="float-right ml-4 w-64"
-      :thickness-mm="lesson.part.thickness_mm"
-      :figures="lesson.figures"
-    />
+    <LessonSection class="float-right ml-4 w-64" :lesson="lesson" />
     <ol class="mt-3 space-y-3">
       <li
         v-for="(step, index) in lesson.steps"

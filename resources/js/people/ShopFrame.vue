@@ -21,11 +21,13 @@ const rooms = computed<RuleMark[]>(() =>
   teaches.value
     ? [
         { key: 'today', label: t('room.today'), to: { name: 'today' } },
+        { key: 'planner', label: t('room.planner'), to: { name: 'planner' } },
         { key: 'gate', label: t('room.gate'), to: { name: 'gate' } },
       ]
     : [
         { key: 'path', label: t('room.path'), to: { name: 'path' } },
         { key: 'logbook', label: t('room.logbook'), to: { name: 'logbook' } },
+        { key: 'planner', label: t('room.planner'), to: { name: 'planner' } },
       ],
 );
 const current = computed(() => {

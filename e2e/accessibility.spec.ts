@@ -1,0 +1,23 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test } from '@playwright/test';
+import { person } from './people';
+
+test('no main view has a serious fault of accessibility', async ({ browser }) => {
+  const instructor = await person(browser, 'tomas@millstep.example');
+  const learner = await person(browser, 'linnea@millstep.example');
+  for (const [page, path] of [
+    [instructor, '/today'],
+    [instructor, '/gate'],
+    [instructor, '/planner'],
+    [learner, '/path'],
+    [learner, '/lessons/C6'],
+    [learner, '/logbook'],
+  ] as const) {
+    await page.goto(path);
+    await expect(page.locator('h1').first()).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    const serious = violations.filter((fault) => fault.impact === 'serious' || fault.impact === 'critical');
+    expect(serious.map((fault) => `${path}: ${fault.id} ${fault.nodes[0]?.html.slice(0, 140)}`)).toEqual([]);
+  }
+});
