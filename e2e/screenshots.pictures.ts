@@ -69,6 +69,12 @@ test('@picture', async ({ browser }) => {
   await expect(tablet.getByText(/Understood: 3\/8/)).toBeVisible();
   await tablet.screenshot({ path: `${FOLDER}/sign-off.png`, fullPage: true });
 
+  await instructor.goto('/planner');
+  await expect(instructor.getByText('Can be made here')).toBeVisible();
+  await instructor.getByRole('button', { name: '500 rpm' }).click();
+  await instructor.screenshot({ path: `${FOLDER}/planner.png` });
+  await instructor.keyboard.press('Escape');
+
   await instructor.goto('/gate/bench-drill');
   await instructor.getByRole('button', { name: 'Pair this screen' }).click();
   await instructor.getByRole('button', { name: /Ansel Byrdvik/ }).click();

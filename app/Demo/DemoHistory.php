@@ -152,13 +152,13 @@ final class DemoHistory
 
     private function reading(Progress $progress, string $kind): string
     {
-        $plan = $this->figures->plan($progress->lesson);
+        $hole = $this->figures->hole($progress->lesson);
 
         return match (true) {
-            $plan === null => '',
+            $hole === null => '',
             $kind === 'scale_touch' => '14',
-            $kind === 'depth_reading' => (string) round($plan->readingFrom(Length::mm($progress->reading('scale_touch') ?? 0.0))->inMm()),
-            default => (string) round($plan->final()->drill->diameter->inMm() + 0.12, 2),
+            $kind === 'depth_reading' => (string) round($hole->readingFrom(Length::mm($progress->reading('scale_touch') ?? 0.0))->inMm()),
+            default => (string) round($hole->diameter()->inMm() + 0.12, 2),
         };
     }
 

@@ -86,13 +86,13 @@ final class AnswerStep
         // A scale is read in its own unit; a caliper in the learner's.
         $unit = $kind === 'hole_diameter' || $scale === null ? $progress->learner->units : $scale['unit'];
         $value = Reading::parse($typed, $unit);
-        $plan = $this->figures->plan($progress->lesson);
-        if ($plan === null || $progress->lesson->part === null || $progress->lesson->hole === null) {
+        $bound = $this->figures->hole($progress->lesson);
+        if ($bound === null || $progress->lesson->part === null || $progress->lesson->hole === null) {
             throw Refusal::because('no_figures', 'This lesson is bound to no hole, so a reading cannot be judged.');
         }
         $hole = $progress->lesson->part->hole($progress->lesson->hole);
         $verdict = (new LessonReading(
-            $plan,
+            $bound,
             Length::mm($scale['graduation_mm'] ?? 1),
             Length::mm($scale['travel_mm'] ?? 100),
             Length::mm($hole['lower_mm']),

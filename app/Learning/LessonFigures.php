@@ -7,12 +7,12 @@ namespace App\Learning;
 use App\Workshop\Policy;
 use MillStep\Core\Exception\CoreException;
 use MillStep\Core\Exception\Impossible;
+use MillStep\Core\Fields;
+use MillStep\Core\Learning\BoundHole;
 use MillStep\Core\Learning\Figure;
 use MillStep\Core\Learning\LessonFigures as CoreFigures;
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\ThroughHole;
-use MillStep\Core\Planning\ThroughHolePlan;
-use MillStep\Core\Workshop\MaterialTable;
+use MillStep\Core\Planning\HolePlan;
 
 /** Gathers a lesson's machine, crib, part and policy and has the core plan its hole. */
 final class LessonFigures
@@ -24,31 +24,29 @@ final class LessonFigures
      */
     public function for(Lesson $lesson, ?Progress $progress): array
     {
-        $plan = $this->plan($lesson);
+        $hole = $this->hole($lesson);
         $touch = $progress?->reading('scale_touch');
 
-        return $plan === null ? [] : CoreFigures::ofThroughHole($plan, $touch === null ? null : Length::mm($touch));
+        return $hole === null ? [] : CoreFigures::of($hole, $touch === null ? null : Length::mm($touch));
     }
 
     /** @throws CoreException */
-    public function plan(Lesson $lesson): ?ThroughHolePlan
+    public function hole(Lesson $lesson): ?BoundHole
     {
         if ($lesson->part === null || $lesson->machine === null || $lesson->hole === null) {
             return null;
         }
-        $drills = $lesson->machine->crib?->drills() ?? [];
-        $speeds = $lesson->machine->speeds();
-        if ($drills === [] || $speeds === null) {
-            throw Impossible::because('machine', "{$lesson->machine->name} has no drills or no spindle speeds on record; add them in the workshop.");
+        if ($lesson->machine->crib === null || $lesson->machine->speeds() === null) {
+            throw Impossible::because('machine', "{$lesson->machine->name} has no crib or no spindle speeds on record; add them in the workshop.");
         }
 
-        return (new ThroughHole(
-            MaterialTable::shipped()->get($lesson->part->material),
-            Length::mm($lesson->part->thickness_mm),
-            Length::mm($lesson->part->hole($lesson->hole)['diameter_mm']),
-            $drills,
-            $speeds,
-            Policy::inForce(),
-        ))->plan();
+        return BoundHole::of(HolePlan::fromFields(Fields::of([
+            'material' => $lesson->part->material,
+            'thickness_mm' => $lesson->part->thickness_mm,
+            'hole' => ['purpose' => 'plain', 'diameter_mm' => $lesson->part->hole($lesson->hole)['diameter_mm'], 'through' => true],
+            'machine' => $lesson->machine->spec(),
+            'crib' => $lesson->machine->crib->spec(),
+            'policy' => Policy::settingsInForce(),
+        ])));
     }
 }

@@ -7,7 +7,6 @@ namespace App\Workshop;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use MillStep\Core\Workshop\Drill;
 
 /**
  * @property int $id
@@ -33,17 +32,5 @@ final class Crib extends Model
         return ['drills' => array_values($this->tools->where('kind', 'drill')->where('condition', 'sharp')->map(static fn (Tool $tool): array => [
             'designation' => $tool->designation, 'diameter_mm' => (float) $tool->diameter_mm, 'edge' => $tool->edge,
         ])->all())];
-    }
-
-    /**
-     * The drills that are fit for use.
-     *
-     * @return list<Drill>
-     */
-    public function drills(): array
-    {
-        return array_values($this->tools
-            ->filter(static fn (Tool $tool): bool => $tool->kind === 'drill' && $tool->condition === 'sharp')
-            ->map(static fn (Tool $tool): Drill => $tool->asDrill())->all());
     }
 }

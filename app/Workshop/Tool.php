@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use Illuminate\Database\Eloquent\Model;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Workshop\Drill;
 
 /**
  * @property int $id
@@ -24,9 +22,4 @@ final class Tool extends Model
     protected $table = 'workshop_tools';
 
     protected $guarded = [];
-
-    public function asDrill(): Drill
-    {
-        return new Drill($this->designation, Length::mmDecimal($this->diameter_mm));
-    }
 }

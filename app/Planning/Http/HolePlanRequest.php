@@ -74,7 +74,7 @@ final class HolePlanRequest extends FormRequest
         };
     }
 
-    /** @param 'mm'|'in' $units */
+    /** @param  'mm'|'in'  $units */
     private function length(string $field, string $units): float
     {
         try {

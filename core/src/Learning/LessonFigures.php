@@ -5,64 +5,69 @@ declare(strict_types=1);
 namespace MillStep\Core\Learning;
 
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\DrillPass;
-use MillStep\Core\Planning\ThroughHolePlan;
+use MillStep\Core\Planning\PlanStep;
 
 /** The figures that a lesson may bind to, for one hole on one machine from one crib. */
 final class LessonFigures
 {
     /**
-     * @param  Length|null  $touch  the scale's reading with the tip on the plate, once the learner has read it
+     * @param  Length|null  $touch  the scale's reading with the tip on the work, once the learner has read it
      * @return array<string, Figure> by key
      */
-    public static function ofThroughHole(ThroughHolePlan $plan, ?Length $touch): array
+    public static function of(BoundHole $hole, ?Length $touch): array
     {
-        $final = $plan->final();
         $figures = [
-            Figure::drill('final.drill', $final->drill->designation, $final->drill->diameter, 'final', '', []),
-            self::speed('final.speed', $final, $plan),
-            self::point('final.point', $final, $plan),
-            Figure::text('lubricant', $plan->material->lubricant, 'lubricant', ['material' => $plan->material->name]),
-            Figure::length('travel', $plan->travel(), 'travel', 'travel = t + point + b', [
-                't_mm' => $plan->thickness->inMm(),
-                'point_mm' => $final->pointLength->inMm(),
-                'b_mm' => $plan->policy->breakthrough->inMm(),
+            Figure::drill('final.drill', self::name($hole->drill), $hole->diameter(), 'final', '', []),
+            ...self::pass('final', $hole->drill, $hole),
+            Figure::text('lubricant', $hole->material->lubricant, 'lubricant', ['material' => $hole->material->name]),
+            Figure::length('travel', $hole->travel(), 'travel', 'travel = t + point + b', [
+                't_mm' => $hole->thickness->inMm(),
+                'point_mm' => self::pointLength($hole->drill)->inMm(),
+                'b_mm' => $hole->policy->breakthrough->inMm(),
             ]),
         ];
-        $pilot = $plan->pilot();
-        if ($pilot !== null) {
-            $figures[] = Figure::drill('pilot.drill', $pilot->drill->designation, $pilot->drill->diameter, 'pilot.'.$plan->pilots->reason->value, 'd ≥ w · D', [
-                'w' => $plan->policy->webRatio,
-                'D_mm' => $final->drill->diameter->inMm(),
+        if ($hole->pilot !== null) {
+            $figures[] = Figure::drill('pilot.drill', self::name($hole->pilot), $hole->pilot->diameter ?? Length::zero(), 'pilot.'.$hole->policy->pilotSchool->value, 'd ≥ w · D', [
+                'w' => $hole->policy->webRatio,
+                'D_mm' => $hole->diameter()->inMm(),
             ]);
-            $figures[] = self::speed('pilot.speed', $pilot, $plan);
-            $figures[] = self::point('pilot.point', $pilot, $plan);
+            $figures = [...$figures, ...self::pass('pilot', $hole->pilot, $hole)];
         }
         if ($touch !== null) {
-            $figures[] = Figure::length('depth.reading', $plan->readingFrom($touch), 'reading', 'reading = touch + travel', [
+            $figures[] = Figure::length('depth.reading', $hole->readingFrom($touch), 'reading', 'reading = touch + travel', [
                 'touch_mm' => $touch->inMm(),
-                'travel_mm' => $plan->travel()->inMm(),
+                'travel_mm' => $hole->travel()->inMm(),
             ]);
         }
 
         return array_combine(array_map(static fn (Figure $figure): string => $figure->key, $figures), $figures);
     }
 
-    private static function speed(string $key, DrillPass $pass, ThroughHolePlan $plan): Figure
+    /** @return list<Figure> speed and point of one drill going through */
+    private static function pass(string $name, PlanStep $step, BoundHole $hole): array
     {
-        return Figure::speed($key, $pass->speed->chosenRpm, 'speed.'.$pass->speed->verdict->value, 'n = 1000 · v · f / (π · d)', [
-            'v_m_min' => $plan->material->cuttingSpeedMMin,
-            'f' => $pass->speedFactor,
-            'd_mm' => $pass->drill->diameter->inMm(),
-            'n_rpm' => $pass->speed->targetRpm,
-        ]);
+        $diameter = $step->diameter?->inMm() ?? 0.0;
+        $speed = $step->speed === null ? [] : [Figure::speed("$name.speed", $step->rpm ?? 0.0, 'speed.'.$step->speed->verdict->value, 'n = 1000 · v · f / (π · d)', [
+            'v_m_min' => $step->speed->cuttingSpeedMMin,
+            'f' => $step->speed->factor,
+            'd_mm' => $diameter,
+            'n_rpm' => $step->speed->targetRpm,
+        ])];
+
+        return [...$speed, Figure::length("$name.point", self::pointLength($step), 'point', 'point = (d / 2) / tan(angle / 2)', [
+            'd_mm' => $diameter,
+            'angle_deg' => $hole->material->pointAngleDeg,
+        ])];
     }
 
-    private static function point(string $key, DrillPass $pass, ThroughHolePlan $plan): Figure
+    private static function pointLength(PlanStep $step): Length
     {
-        return Figure::length($key, $pass->pointLength, 'point', 'point = (d / 2) / tan(angle / 2)', [
-            'd_mm' => $pass->drill->diameter->inMm(),
-            'angle_deg' => $plan->material->pointAngleDeg,
-        ]);
+        return $step->totalDepth !== null && $step->depth !== null ? $step->totalDepth->minus($step->depth) : Length::zero();
+    }
+
+    /** The drill's own name, without what it is. */
+    private static function name(PlanStep $step): string
+    {
+        return (string) preg_replace('/( mm)? twist drill$/', '', $step->tool);
     }
 }

@@ -8,13 +8,12 @@ use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Measure\JudgeMeasurement;
 use MillStep\Core\Measure\Length;
 use MillStep\Core\Measure\Verdict;
-use MillStep\Core\Planning\ThroughHolePlan;
 
 /** Judges what a learner typed at a lesson's step, for the case that the lesson is bound to. */
 final readonly class LessonReading
 {
     public function __construct(
-        private ThroughHolePlan $plan,
+        private BoundHole $hole,
         private Length $graduation,
         private Length $quillTravel,
         private Length $holeLower,
@@ -31,11 +30,11 @@ final readonly class LessonReading
     public function judge(string $kind, Length $value, ?float $touchMm): Verdict
     {
         [$lower, $upper, $uncertainty] = match ($kind) {
-            'scale_touch' => [Length::zero(), $this->quillTravel->minus($this->plan->travel()), Length::zero()],
-            'depth_reading' => $this->around($this->plan->readingFrom($touchMm === null
+            'scale_touch' => [Length::zero(), $this->quillTravel->minus($this->hole->travel()), Length::zero()],
+            'depth_reading' => $this->around($this->hole->readingFrom($touchMm === null
                 ? throw InvalidInput::at('value', 'Read the scale with the tip on the plate first.')
                 : Length::mm($touchMm))),
-            'hole_diameter' => [$this->holeLower, $this->holeUpper, $this->plan->policy->caliperUncertainty],
+            'hole_diameter' => [$this->holeLower, $this->holeUpper, $this->hole->policy->caliperUncertainty],
             default => throw InvalidInput::at('kind', "No reading is called $kind."),
         };
 

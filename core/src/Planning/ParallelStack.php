@@ -27,7 +27,7 @@ final readonly class ParallelStack implements Operation
         }
         usort($available, static fn (Length $a, Length $b): int => $b->compareExactly($a));
 
-        return new self($fields->length('height_mm'), $available, $fields->integer('max_pieces', 1, 6, 4), $fields->lengthOrZero('tolerance_mm', 0));
+        return new self($fields->length('height_mm'), $available, $fields->integer('max_pieces', 1, 8, 4), $fields->lengthOrZero('tolerance_mm', 0));
     }
 
     /** @throws NoCandidate when no stack comes within the tolerance */

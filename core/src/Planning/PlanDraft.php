@@ -123,7 +123,8 @@ final class PlanDraft
         }
         $this->steps[] = new PlanStep($kind, $tool, $this->words($why ?? $this->chosen, $speed, $deep), $this->drillCautions($kind, $dubbed),
             $drill->diameter, $speed->chosenRpm, $feed, $depth, $total, $this->onScale($total), $pecks->needed ? $pecks->pecks : [], $this->material->lubricant,
-            (new CutTime($drill->diameter, $depth, $this->material->pointAngleDeg, $feed, $speed->chosenRpm, Length::mm(1)))->compute()->timeS);
+            (new CutTime($drill->diameter, $depth, $this->material->pointAngleDeg, $feed, $speed->chosenRpm, Length::mm(1)))->compute()->timeS, null,
+            new SpeedWorking($this->material->cuttingSpeedMMin, $factor, $speed->targetRpm, $speed->verdict));
         $this->setup([
             'tool' => 'twist_drill', 'diameter_mm' => $drill->diameter->inMm(), 'edge' => $this->material->grabs ? 'zero_rake' : 'normal', 'pilot_mm' => $before?->diameter->inMm() ?? 0,
             'final_drill' => $kind === 'drill', 'stepped' => $stepped, 'rpm' => $speed->chosenRpm, 'operation_factor' => $factor, 'depth_mm' => $depth->inMm(), 'total_depth_mm' => $total->inMm(),
@@ -138,7 +139,8 @@ final class PlanDraft
         $speed = $this->speed($diameter, OperationFactors::of($factor), $tool);
         $feed = FeedTable::feed($this->material->group, $diameter) * ($kind === 'ream' ? 2 : 1);
         $time = $depth === null ? null : 60 * $depth->inMm() / ($feed * $speed->chosenRpm);
-        $this->steps[] = new PlanStep($kind, $tool, $why.' '.$this->speedWords($speed), $cautions, $diameter, $speed->chosenRpm, $feed, $depth, lubricant: $this->material->lubricant, timeS: $time, dialDivisions: $dialDivisions);
+        $this->steps[] = new PlanStep($kind, $tool, $why.' '.$this->speedWords($speed), $cautions, $diameter, $speed->chosenRpm, $feed, $depth, lubricant: $this->material->lubricant, timeS: $time, dialDivisions: $dialDivisions,
+            speed: new SpeedWorking($this->material->cuttingSpeedMMin, OperationFactors::of($factor), $speed->targetRpm, $speed->verdict));
     }
 
     /**

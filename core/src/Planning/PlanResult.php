@@ -26,4 +26,16 @@ final readonly class PlanResult extends Result
         public bool $ready,
     ) {
     }
+
+    /** The first operation of a kind. */
+    public function first(string $kind): ?PlanStep
+    {
+        foreach ($this->operations as $step) {
+            if ($step->kind === $kind) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
 }

@@ -30,6 +30,7 @@ final readonly class PlanStep extends Result
         public ?string $lubricant = null,
         public ?float $timeS = null,
         public ?int $dialDivisions = null,
+        public ?SpeedWorking $speed = null,
     ) {
     }
 
@@ -37,7 +38,7 @@ final readonly class PlanStep extends Result
     public function as(string $kind): self
     {
         return new self($kind, $this->tool, $this->why, $this->cautions, $this->diameter, $this->rpm, $this->feedMmRev, $this->depth, $this->totalDepth,
-            $this->reading, $this->pecks, $this->lubricant, $this->timeS, $this->dialDivisions);
+            $this->reading, $this->pecks, $this->lubricant, $this->timeS, $this->dialDivisions, $this->speed);
     }
 
     public function toArray(): array

@@ -2069,6 +2069,13 @@ export interface components {
       lubricant?: string;
       time_s?: number;
       dial_divisions?: number;
+      speed?: {
+        cutting_speed_m_min: number;
+        factor: number;
+        target_rpm: number;
+        /** @enum {string} */
+        verdict: 'ok' | 'capped' | 'slow' | 'machine_too_fast';
+      };
     };
     PracticeDecision: {
       confirm: boolean;

@@ -3,15 +3,15 @@ import type { Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import SpeedFigure from './SpeedFigure.vue';
 
 /** One operation of a plan: its cautions first, then tool and figures big, and why. */
 const props = defineProps<{ step: Schemas['PlanStep']; number: number }>();
 const { t } = useI18n();
 const { length } = useUnits();
 const figures = computed(() => {
-  const { rpm, reading_mm, pecks, lubricant } = props.step;
+  const { reading_mm, pecks, lubricant } = props.step;
   return [
-    rpm === undefined ? '' : t('planning.rpm', { rpm: Math.round(rpm) }),
     reading_mm === undefined ? '' : t('planning.reading', { reading: length(reading_mm, 1) }),
     pecks === undefined
       ? ''
@@ -41,7 +41,11 @@ const figures = computed(() => {
         <strong class="text-xl">{{ t(`planning.kind.${step.kind}`) }}</strong>
         <span class="text-xl">{{ step.tool }}</span>
       </p>
-      <p v-if="figures.length > 0" class="reading mt-1 text-xl">{{ figures.join(' · ') }}</p>
+      <p v-if="figures.length > 0 || step.rpm !== undefined" class="reading mt-1 text-xl">
+        <SpeedFigure v-if="step.rpm !== undefined" :step="step" />{{
+          step.rpm !== undefined && figures.length > 0 ? ' · ' : ''
+        }}{{ figures.join(' · ') }}
+      </p>
       <p class="mt-1 text-quiet">{{ step.why }}</p>
     </div>
   </li>

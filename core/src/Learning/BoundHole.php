@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Learning;
+
+use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Exception\NoCandidate;
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Planning\HolePlan;
+use MillStep\Core\Planning\PlanStep;
+use MillStep\Core\Workshop\Material;
+use MillStep\Core\Workshop\ShopPolicy;
+
+/** The hole that a lesson is bound to, as its plan makes it on this machine from this crib. */
+final readonly class BoundHole
+{
+    private function __construct(
+        public Material $material,
+        public Length $thickness,
+        public ShopPolicy $policy,
+        public PlanStep $drill,
+        public ?PlanStep $pilot,
+    ) {
+    }
+
+    /**
+     * @throws NoCandidate saying what the crib or the machine lacks
+     * @throws CoreException when the hole contradicts itself
+     */
+    public static function of(HolePlan $wanted): self
+    {
+        $plan = $wanted->compute();
+        $drill = $plan->first('drill');
+
+        return $drill !== null && $plan->ready ? new self($wanted->material, $wanted->thickness, $wanted->policy, $drill, $plan->first('pilot'))
+            : throw NoCandidate::in('machine', implode(' ', $plan->missing));
+    }
+
+    /** From the drill's tip touching the work until its full diameter is clear below, or at its depth. */
+    public function travel(): Length
+    {
+        return $this->drill->totalDepth ?? $this->thickness;
+    }
+
+    /** What the machine's depth scale shows then. */
+    public function readingFrom(Length $touch): Length
+    {
+        return $touch->plus($this->travel());
+    }
+
+    public function diameter(): Length
+    {
+        return $this->drill->diameter ?? Length::zero();
+    }
+}
