@@ -71,9 +71,7 @@ test('@picture', async ({ browser }) => {
 
   await instructor.goto('/planner');
   await expect(instructor.getByText('Can be made here')).toBeVisible();
-  await instructor.getByRole('button', { name: '500 rpm' }).click();
   await instructor.screenshot({ path: `${FOLDER}/planner.png` });
-  await instructor.keyboard.press('Escape');
 
   await instructor.goto('/gate/bench-drill');
   await instructor.getByRole('button', { name: 'Pair this screen' }).click();

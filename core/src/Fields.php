@@ -107,7 +107,9 @@ final readonly class Fields
      */
     public function length(string $key, ?float $default = null): Length
     {
-        return $this->toLength($key, $this->positive($key, $default));
+        $length = $this->toLength($key, $this->positive($key, $default));
+
+        return $length->isPositive() ? $length : throw $this->fault($key, 'is smaller than can be told from 0');
     }
 
     /**
@@ -284,10 +286,8 @@ final readonly class Fields
         if (abs($mm) > Length::GREATEST_MM) {
             throw $this->fault($key, 'must be at most 1 km');
         }
-        $length = Length::mm($mm);
 
-        return $mm === 0.0 || $length->compareExactly(Length::zero()) !== 0 ? $length
-            : throw $this->fault($key, 'is smaller than can be told from 0');
+        return Length::mm($mm);
     }
 
     /** Says which key is at fault; the topmost key goes into the error's field, the whole path into its words. */

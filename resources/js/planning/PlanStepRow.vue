@@ -41,7 +41,7 @@ const figures = computed(() => {
         <strong class="text-xl">{{ t(`planning.kind.${step.kind}`) }}</strong>
         <span class="text-xl">{{ step.tool }}</span>
       </p>
-      <p v-if="figures.length > 0 || step.rpm !== undefined" class="reading mt-1 text-xl">
+      <p v-if="figures.length > 0 || step.rpm !== undefined" class="mt-1 text-xl font-semibold">
         <SpeedFigure v-if="step.rpm !== undefined" :step="step" />{{
           step.rpm !== undefined && figures.length > 0 ? ' · ' : ''
         }}{{ figures.join(' · ') }}

@@ -196,7 +196,7 @@ function print() {
       </ol>
       <HoleSection
         v-if="drill?.diameter_mm && drill.total_depth_mm && drill.depth_mm"
-        class="md:col-start-2 xl:col-start-3 print:w-72"
+        class="md:col-start-2 xl:sticky xl:top-4 xl:col-start-3 print:w-72"
         :thickness-mm="thicknessMm"
         :drill-mm="drill.diameter_mm"
         :pilot-mm="pilot?.diameter_mm"

@@ -24,7 +24,7 @@ const terms = computed<[string, string][]>(() => {
 <template>
   <Popover as="span" class="relative inline-block">
     <PopoverButton
-      class="border-b-2 border-dotted border-blue text-blue print:border-0 print:text-ink"
+      class="reading border-b-2 border-dotted border-blue text-blue print:border-0 print:text-ink"
       :title="t('figure.where')"
       >{{ t('planning.rpm', { rpm: Math.round(step.rpm ?? 0) }) }}</PopoverButton
     >
