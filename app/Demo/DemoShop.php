@@ -42,7 +42,7 @@ final class DemoShop
     {
         DB::transaction(function (): void {
             $this->shop();
-            $this->people($this->yaml('people.yaml'));
+            $this->people();
         });
     }
 
@@ -62,6 +62,12 @@ final class DemoShop
         $this->checks();
         $this->sheets();
         $this->permits($shop['permits']);
+    }
+
+    /** Everybody, with what they did up to today. */
+    public function people(): void
+    {
+        $this->everybody($this->yaml('people.yaml'));
     }
 
     /** @return array<string, mixed> */
@@ -133,7 +139,7 @@ final class DemoShop
     }
 
     /** @param  array<string, mixed>  $people */
-    private function people(array $people): void
+    private function everybody(array $people): void
     {
         $instructors = [];
         foreach ($people['staff'] as $given) {

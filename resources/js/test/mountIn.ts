@@ -1,0 +1,24 @@
+import { queryClient } from '@/api/queries';
+import { i18n } from '@/i18n';
+import { meQuery } from '@/people/useMe';
+import { VueQueryPlugin } from '@tanstack/vue-query';
+import { mount, RouterLinkStub, type ComponentMountingOptions } from '@vue/test-utils';
+import type { Component } from 'vue';
+
+/** Signs somebody in for a component's test. */
+export function signedIn(role: 'lead' | 'instructor' | 'learner' = 'learner', units: 'mm' | 'in' = 'mm') {
+  queryClient.setQueryData(meQuery.queryKey, { person: { id: 7, name: 'Ada Example', role, units }, demo: true });
+}
+
+/** Mounts a component as the application does, its links as stubs. */
+export function mountIn<Props extends object>(
+  component: Component,
+  props: Props,
+  options: ComponentMountingOptions<Component> = {},
+) {
+  return mount(component, {
+    props,
+    global: { plugins: [i18n, [VueQueryPlugin, { queryClient }]], stubs: { RouterLink: RouterLinkStub } },
+    ...options,
+  } as never);
+}

@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Competency\LearnerRecord;
+use App\Competency\LedgerEntry;
+use App\Competency\Standings;
+use App\Competency\Today;
+use App\Demo\DemoShop;
+use App\Gate\Badge;
+use App\Gate\DemoBadges;
+use App\People\Cohort;
+use App\People\Role;
+use App\People\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+
+/** The demo's people, loaded into the shop that every test starts with. */
+beforeEach(fn () => app(DemoShop::class)->people());
+
+it('holds learners at every stage, one held, one lapsed, one with a narrow scope, one ready to be signed', function (): void {
+    $learners = User::learners()->get();
+    $places = collect(app(Standings::class)->of($learners, collect([$this->permit()])))->map(fn ($each) => $each['drill-through-10']);
+    expect($learners)->toHaveCount(23)
+        ->and(Cohort::query()->withCount('learners')->orderBy('learners_count')->pluck('learners_count')->all())->toBe([9, 14])
+        ->and(User::query()->where('role', Role::Lead)->count())->toBe(1)->and(User::query()->where('role', Role::Instructor)->count())->toBe(3)
+        ->and($places->map(fn ($place) => $place->stage->value)->unique()->sort()->values()->all())->toBe([0, 1, 2, 3, 4, 5])
+        ->and($places->filter(fn ($place) => $place->held))->toHaveCount(1)
+        ->and($places->filter(fn ($place) => $place->lapsed?->value === 'recency'))->toHaveCount(1);
+
+    $of = fn (string $name) => $places[User::query()->where('name', 'like', "$name%")->value('id')];
+    expect($of('Wren')->next)->toBe(['lesson:C6'])->and($of('Cato')->next)->toBe(['assessment:PS-through-holes'])->and($of('Ivo')->next)->toBe(['check:SC-through-holes']);
+    expect(LedgerEntry::query()->where('type', 'signed_off')->get()->filter(fn ($entry) => ($entry->details()['scope']['max_diameter_mm'] ?? 0) === 6.5))->toHaveCount(1);
+
+    $today = app(Today::class)->for(User::query()->where('email', 'instructor@millstep.example')->firstOrFail());
+    expect(array_count_values(array_column($today['waiting'], 'kind')))->toMatchArray(['look' => 1, 'practice' => 1, 'signature' => 1]);
+});
+
+it('is a history without gaps: the chain holds, and nothing lies in the future', function (): void {
+    $this->artisan('competency:verify')->assertSuccessful();
+    expect(LedgerEntry::query()->where('happened_at', '>', now())->count())->toBe(0)
+        ->and(LedgerEntry::query()->orderBy('seq')->pluck('happened_at')->map->getTimestamp()->all())
+        ->toBe(LedgerEntry::query()->orderBy('happened_at')->orderBy('seq')->pluck('happened_at')->map->getTimestamp()->all());
+
+    // What bin/start prints lets everybody in, and none of it is kept in clear.
+    $instructor = User::query()->where('email', 'instructor@millstep.example')->firstOrFail();
+    expect(Hash::check(DemoShop::PASSWORD, $instructor->password))->toBeTrue()->and(Hash::check(DemoShop::PIN, (string) $instructor->pin_hash))->toBeTrue()
+        ->and(Badge::read(DemoBadges::code($instructor))?->user_id)->toBe($instructor->id)
+        ->and(DB::table('gate_badges')->where('code_hash', 'like', '%MS-%')->exists())->toBeFalse();
+});
+
+it('shows a learner\'s record whole, and asks no more of the database for a cohort than for one', function (): void {
+    $learner = User::query()->where('name', 'like', 'Cato%')->firstOrFail();
+    $record = app(LearnerRecord::class)->of($learner);
+    expect($record['permits'][0]['assessments'][0])->toMatchArray(['outcome' => 'stopped', 'attempts' => 1])
+        ->and($record['permits'][0]['practice'])->toMatchArray(['count' => 2, 'minutes' => 65])
+        ->and(array_column($record['permits'][0]['lessons'], 'completed'))->toBe(array_fill(0, 8, true));
+
+    $queries = function (int $learners): int {
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        app(Standings::class)->of(User::learners()->limit($learners)->get(), collect([$this->permit()]));
+
+        return count(DB::getQueryLog());
+    };
+    $queries(1);
+    expect($queries(20))->toBe($queries(1));
+
+    // Nothing is loaded over people who are there.
+    $this->artisan('millstep:demo')->assertFailed();
+    $this->artisan('millstep:demo', ['--is-empty' => true])->expectsOutput('no')->assertSuccessful();
+    $this->artisan('millstep:demo', ['--sign-ins' => true])->expectsOutputToContain(DemoShop::PASSWORD)->assertSuccessful();
+});
