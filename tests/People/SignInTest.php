@@ -61,3 +61,12 @@ it('adds the first lead of a real shop, who sets a password by mail', function (
     expect(Letter::query()->where('recipient', 'ida@shop.example')->exists())->toBeTrue()
         ->and(App\People\User::query()->where('email', 'ida@shop.example')->firstOrFail()->leads())->toBeTrue();
 });
+
+it('puts out whoever is no longer active, in the middle of a session', function (): void {
+    $user = $this->instructor();
+    $this->postJson('/api/people/session', ['email' => $user->email, 'password' => 'mast-and-vane'])->assertOk();
+    $this->getJson('/api/competency/today')->assertOk();
+    $user->update(['active' => false]);
+    Illuminate\Support\Facades\Auth::forgetGuards();
+    $this->getJson('/api/competency/today')->assertUnauthorized();
+});
