@@ -7,37 +7,50 @@ namespace MillStep\Core\Planning;
 use MillStep\Core\Measure\Length;
 
 /**
- * Packs pieces into as few equal bars as there can be. First fit decreasing and fullest bar first give a
- * good answer; where a bar less is still conceivable and the pieces are few enough, every way of filling
- * bar after bar is tried, each bar starting with the longest piece that is left.
+ * Packs pieces into as few equal bars as there can be. First fit decreasing and fullest bar first give a good
+ * answer; where a bar less is still conceivable and the pieces are few enough, bar after bar is filled in
+ * every way, each with the longest piece that is left, and a way is left as soon as the bound of what remains
+ * says that it cannot come out.
  */
 final class BarPacking
 {
     private const EXACT_UP_TO = 60;
 
-    /** Enough for any list of this size met so far; beyond it the good answer stands. */
-    private const MOST_TRIES = 400_000;
+    /** Whole numbers of this many to the millimetre, so that sums are exact. */
+    private const PER_MM = 1_000_000;
 
-    /** @var list<float> distinct costs, longest first */
+    /** Lists met so far took a few dozen; beyond that many the good answer stands. */
+    private const MOST_BOUNDS = 600;
+
+    private const MOST_FILLINGS = 4_000;
+
+    /** @var list<int> distinct costs, longest first */
     private array $sizes = [];
 
     /** @var array<int, int> how many of each, by kind */
     private array $counts = [];
 
+    private readonly int $capacity;
+
     /** @var array<string, true> remaining pieces that are known not to fit into the bars left */
     private array $hopeless = [];
 
-    private int $tries = 0;
+    private int $bounds = 0;
 
-    /** @param  list<float>  $costs longest first, kerf included */
-    public function __construct(private readonly array $costs, private readonly float $capacity)
+    private BarBound $bound;
+
+    /** @param  list<float>  $costs longest first, in millimetres, kerf included */
+    public function __construct(array $costs, float $capacityMm)
     {
+        // A piece that is longer by less than can be told still fits.
+        $this->capacity = (int) round(($capacityMm + Length::TOLERANCE_MM) * self::PER_MM);
         foreach ($costs as $cost) {
+            $size = (int) round($cost * self::PER_MM);
             $last = count($this->sizes) - 1;
-            if ($last >= 0 && abs($this->sizes[$last] - $cost) < 1e-9) {
+            if ($last >= 0 && $this->sizes[$last] === $size) {
                 $this->counts[$last]++;
             } else {
-                $this->sizes[] = $cost;
+                $this->sizes[] = $size;
                 $this->counts[] = 1;
             }
         }
@@ -46,13 +59,16 @@ final class BarPacking
     /** @return list<list<int>> a list of pieces, by index into the costs, for each bar */
     public function pack(): array
     {
-        $best = $this->shorter($this->firstFit(), $this->fullestFirst());
-        $least = $this->leastConceivable();
-        if (count($this->costs) <= self::EXACT_UP_TO) {
+        $best = $this->firstFit();
+        $other = $this->fullestFirst();
+        $best = count($other) < count($best) ? $other : $best;
+        if (array_sum($this->counts) <= self::EXACT_UP_TO && $this->bySum($this->counts) < count($best)) {
+            $this->bound = new BarBound($this->sizes, $this->capacity);
+            $least = (int) ceil($this->bound->of($this->counts, $this->bySum($this->counts))[0] - 1e-6);
             for ($bars = $least; $bars < count($best); $bars++) {
                 $this->hopeless = [];
-                $this->tries = 0;
-                $filled = $this->fill($this->counts, $bars);
+                $this->bounds = 0;
+                $filled = $this->dive($bars) ?? $this->fill($this->counts, $bars);
                 if ($filled !== null) {
                     $best = $filled;
                     break;
@@ -63,27 +79,30 @@ final class BarPacking
         return $this->withPieces($best);
     }
 
-    /** No two pieces over half a bar share one, and no bar holds more than it is long. */
-    private function leastConceivable(): int
+    /**
+     * @param  array<int, int>  $counts
+     * @return array<int, int> without the kinds of which none is left
+     */
+    private static function present(array $counts): array
     {
-        $least = (int) ceil(array_sum($this->costs) / $this->capacity - 1e-9);
-        foreach ([0.0, ...array_filter($this->sizes, fn (float $size): bool => $size <= $this->capacity / 2)] as $small) {
-            $large = $middle = 0;
-            $loose = $room = 0.0;
-            foreach ($this->costs as $cost) {
-                if ($cost > $this->capacity - $small + 1e-9) {
-                    $large++;
-                } elseif ($cost > $this->capacity / 2 + 1e-9) {
-                    $middle++;
-                    $room += $this->capacity - $cost;
-                } elseif ($cost >= $small - 1e-9) {
-                    $loose += $cost;
-                }
-            }
-            $least = max($least, $large + $middle + max(0, (int) ceil(($loose - $room) / $this->capacity - 1e-9)));
+        return array_filter($counts, static fn (int $count): bool => $count > 0);
+    }
+
+    /** @param  array<int, int>  $counts */
+    private function bySum(array $counts): int
+    {
+        return intdiv($this->total($counts) + $this->capacity - 1, $this->capacity);
+    }
+
+    /** @param  array<int, int>  $counts */
+    private function total(array $counts): int
+    {
+        $total = 0;
+        foreach ($counts as $kind => $count) {
+            $total += $count * $this->sizes[$kind];
         }
 
-        return $least;
+        return $total;
     }
 
     /** @return list<list<int>> bars as kinds of piece */
@@ -92,14 +111,13 @@ final class BarPacking
         $bars = $left = [];
         foreach ($this->counts as $kind => $count) {
             for ($i = 0; $i < $count; $i++) {
-                $place = null;
+                $place = count($bars);
                 foreach ($left as $bar => $room) {
-                    if ($this->fits($this->sizes[$kind], $room)) {
+                    if ($this->sizes[$kind] <= $room) {
                         $place = $bar;
                         break;
                     }
                 }
-                $place ??= count($bars);
                 $left[$place] = ($left[$place] ?? $this->capacity) - $this->sizes[$kind];
                 $bars[$place][] = $kind;
             }
@@ -118,8 +136,7 @@ final class BarPacking
         $counts = $this->counts;
         $bars = [];
         while (array_sum($counts) > 0) {
-            $tries = 0;
-            $fullest = $this->fillings($counts, 2_000, $tries)[0];
+            $fullest = $this->fillings($counts, 300)[0];
             foreach ($fullest as $kind) {
                 $counts[$kind]--;
             }
@@ -130,37 +147,65 @@ final class BarPacking
     }
 
     /**
+     * Cuts the filling that the fractional cut likes best, looks again at what is left, and so on; then the same
+     * with one second choice, earlier or later.
+     *
+     * @return list<list<int>>|null null when no dive came out at so few bars
+     */
+    private function dive(int $bars): ?array
+    {
+        for ($second = -1; $second < $bars; $second++) {
+            $left = $this->counts;
+            $cut = [];
+            while ($left !== [] && count($cut) + $this->bySum($left) <= $bars) {
+                [$least, , $liked] = $this->bound->of($left, 0.0);
+                if (count($cut) + $least > $bars + 1e-6) {
+                    break;
+                }
+                usort($liked, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+                $filling = $liked[count($cut) === $second ? min(1, count($liked) - 1) : 0][1];
+                foreach ($filling as $kind => $count) {
+                    $left[$kind] -= $count;
+                }
+                $left = self::present($left);
+                $cut[] = array_merge(...array_map(static fn (int $kind, int $count): array => array_fill(0, $count, $kind), array_keys($filling), $filling));
+            }
+            if ($left === []) {
+                return $cut;
+            }
+        }
+
+        return null;
+    }
+
+    /**
      * @param  array<int, int>  $counts  what is left, by kind
      * @return list<list<int>>|null null when it does not go into so many bars
      */
     private function fill(array $counts, int $bars): ?array
     {
-        $total = 0.0;
-        foreach ($counts as $kind => $count) {
-            $total += $count * $this->sizes[$kind];
-        }
-        if ($total <= 1e-9) {
+        $left = self::present($counts);
+        if ($left === []) {
             return [];
         }
-        $spare = $bars * $this->capacity - $total;
         $key = $bars.'/'.implode(',', $counts);
-        if ($bars === 0 || $spare < -Length::TOLERANCE_MM || isset($this->hopeless[$key]) || $this->tries > self::MOST_TRIES) {
+        if ($this->bySum($counts) > $bars || isset($this->hopeless[$key]) || ++$this->bounds > self::MOST_BOUNDS) {
             return null;
         }
-        foreach ($this->fillings($counts, PHP_INT_MAX, $this->tries) as $filling) {
-            $used = 0.0;
-            $rest = $counts;
-            foreach ($filling as $kind) {
-                $used += $this->sizes[$kind];
-                $rest[$kind]--;
-            }
-            // Fillings come fullest first: the next ones waste even more.
-            if ($this->capacity - $used > $spare + Length::TOLERANCE_MM) {
-                break;
-            }
-            $others = $this->fill($rest, $bars - 1);
-            if ($others !== null) {
-                return [$filling, ...$others];
+        [$least, $prices] = $this->bound->of($left, $bars + 1e-6);
+        if ($least <= $bars + 1e-6) {
+            $spare = $bars * $this->capacity - $this->total($counts);
+            foreach ($this->dearestFirst($this->fillings($counts, self::MOST_FILLINGS), $prices) as $filling) {
+                $rest = $counts;
+                $used = 0;
+                foreach ($filling as $kind) {
+                    $rest[$kind]--;
+                    $used += $this->sizes[$kind];
+                }
+                $others = $this->capacity - $used > $spare ? null : $this->fill($rest, $bars - 1);
+                if ($others !== null) {
+                    return [$filling, ...$others];
+                }
             }
         }
         $this->hopeless[$key] = true;
@@ -169,12 +214,26 @@ final class BarPacking
     }
 
     /**
+     * @param  list<list<int>>  $fillings  fullest first
+     * @param  array<int, float>  $prices  by kind
+     * @return list<list<int>> those that the bound holds worth most first
+     */
+    private function dearestFirst(array $fillings, array $prices): array
+    {
+        $worth = array_map(static fn (array $filling): float => round(array_sum(array_map(static fn (int $kind): float => $prices[$kind], $filling)), 6), $fillings);
+        // PHP's sort is stable: of equally dear fillings the fullest stays first.
+        arsort($worth);
+
+        return array_map(static fn (int $index): array => $fillings[$index], array_keys($worth));
+    }
+
+    /**
      * The ways to fill one bar that take the longest piece left and leave no room for another, fullest first.
      *
      * @param  array<int, int>  $counts
      * @return non-empty-list<list<int>>
      */
-    private function fillings(array $counts, int $most, int &$tries): array
+    private function fillings(array $counts, int $most): array
     {
         $first = 0;
         while ($counts[$first] === 0) {
@@ -182,7 +241,7 @@ final class BarPacking
         }
         $counts[$first]--;
         $found = [];
-        $this->complete($counts, $first, $this->capacity - $this->sizes[$first], [$first], $most, $tries, $found);
+        $this->complete($counts, $first, $this->capacity - $this->sizes[$first], [$first], $most, $found);
         usort($found, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return array_map(static fn (array $filling): array => $filling[1], $found) ?: [[$first]];
@@ -191,15 +250,15 @@ final class BarPacking
     /**
      * @param  array<int, int>  $counts
      * @param  list<int>  $chosen
-     * @param  list<array{float, list<int>}>  $found  room left and kinds
+     * @param  list<array{int, list<int>}>  $found  room left and kinds
      */
-    private function complete(array $counts, int $kind, float $room, array $chosen, int $most, int &$tries, array &$found): void
+    private function complete(array $counts, int $kind, int $room, array $chosen, int $most, array &$found): void
     {
-        if (++$tries > self::MOST_TRIES || count($found) >= $most) {
+        if (count($found) >= $most) {
             return;
         }
         $size = count($this->sizes);
-        while ($kind < $size && ($counts[$kind] === 0 || ! $this->fits($this->sizes[$kind], $room))) {
+        while ($kind < $size && ($counts[$kind] === 0 || $this->sizes[$kind] > $room)) {
             $kind++;
         }
         if ($kind === $size) {
@@ -209,40 +268,24 @@ final class BarPacking
 
             return;
         }
-        $take = min($counts[$kind], (int) floor(($room + Length::TOLERANCE_MM) / $this->sizes[$kind]));
-        for (; $take >= 0; $take--) {
+        for ($take = min($counts[$kind], intdiv($room, $this->sizes[$kind])); $take >= 0; $take--) {
             $rest = $counts;
             $rest[$kind] -= $take;
-            $this->complete($rest, $kind + 1, $room - $take * $this->sizes[$kind], [...$chosen, ...array_fill(0, $take, $kind)], $most, $tries, $found);
+            $this->complete($rest, $kind + 1, $room - $take * $this->sizes[$kind], [...$chosen, ...array_fill(0, $take, $kind)], $most, $found);
         }
     }
 
     /** @param  array<int, int>  $counts */
-    private function roomFor(array $counts, float $room): bool
+    private function roomFor(array $counts, int $room): bool
     {
         for ($kind = count($counts) - 1; $kind >= 0; $kind--) {
             if ($counts[$kind] > 0) {
                 // The shortest piece left decides.
-                return $this->fits($this->sizes[$kind], $room);
+                return $this->sizes[$kind] <= $room;
             }
         }
 
         return false;
-    }
-
-    private function fits(float $cost, float $room): bool
-    {
-        return $cost <= $room + Length::TOLERANCE_MM;
-    }
-
-    /**
-     * @param  list<list<int>>  $a
-     * @param  list<list<int>>  $b
-     * @return list<list<int>>
-     */
-    private function shorter(array $a, array $b): array
-    {
-        return count($b) < count($a) ? $b : $a;
     }
 
     /**

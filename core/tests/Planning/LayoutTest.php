@@ -40,6 +40,20 @@ it('finds the least number of bars where trying everything says what that is', f
     }
 });
 
+it('finds the cut that fills every bar to the end, however well it is hidden', function (): void {
+    // Sixty pieces made by cutting twenty bars in three: twenty bars are enough, and nothing may be wasted.
+    foreach (range(1, 3) as $seed) {
+        $lengths = [];
+        foreach (draws(20, 380, 490, $seed) as $i => $first) {
+            $first = round($first);
+            $second = round((1000 - $first) / 2 - 3 * $i);
+            array_push($lengths, $first, $second, 1000 - $first - $second);
+        }
+        $plan = compute('cut_list', ['bar_length_mm' => 1000, 'kerf_mm' => 0, 'pieces' => array_map(static fn (float $length): array => ['length_mm' => $length, 'quantity' => 1], $lengths)]);
+        expect($plan)->toMatchArray(['bars' => 20, 'lower_bound' => 20])->and($plan['waste_mm'])->toEqualWithDelta(0, 1e-6);
+    }
+});
+
 it('packs long lists within one bar of the bound', function (): void {
     foreach (range(1, 6) as $seed) {
         $pieces = array_map(static fn (float $length): array => ['length_mm' => round($length), 'quantity' => 25], draws(6, 30, 220, $seed));
