@@ -9,9 +9,9 @@ use MillStep\Core\Exception\CoreException;
 use MillStep\Core\Exception\Impossible;
 use MillStep\Core\Fields;
 use MillStep\Core\Learning\BoundHole;
-use MillStep\Core\Learning\Figure;
 use MillStep\Core\Learning\LessonFigures as CoreFigures;
 use MillStep\Core\Measure\Length;
+use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\HolePlan;
 
 /** Gathers a lesson's machine, crib, part and policy and has the core plan its hole. */

@@ -43,6 +43,13 @@ final readonly class Fields
         return isset($this->values[$key]);
     }
 
+    public function isObject(string $key): bool
+    {
+        $value = $this->values[$key] ?? null;
+
+        return is_array($value) && ($value === [] || ! array_is_list($value));
+    }
+
     /** @throws InvalidInput */
     public function number(string $key, ?float $default = null): float
     {

@@ -48,6 +48,7 @@ final class Operations
         'reader_agreement' => Measure\ReaderAgreement::class,
         'hole_plan' => Planning\HolePlan::class,
         'lathe_plan' => Planning\LathePlan::class,
+        'layout_plan' => Planning\LayoutPlan::class,
         'setup_review' => Setup\SetupReview::class,
         'score_assessment' => Assessment\ScoreAssessment::class,
         'standing' => Competency\Standing::class,

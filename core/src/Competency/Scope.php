@@ -16,10 +16,10 @@ final readonly class Scope
      * @param  list<string>|null  $operations
      */
     public function __construct(
-        public ?array $materials = null,
-        public ?array $operations = null,
-        public ?Length $maxDiameter = null,
-        public bool $companion = false,
+        public ?array $materials,
+        public ?array $operations,
+        public ?Length $maxDiameter,
+        public bool $companion,
     ) {
     }
 

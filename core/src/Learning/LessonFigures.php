@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Learning;
 
 use MillStep\Core\Measure\Length;
+use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\PlanStep;
 
 /** The figures that a lesson may bind to, for one hole on one machine from one crib. */
@@ -47,14 +48,9 @@ final class LessonFigures
     private static function pass(string $name, PlanStep $step, BoundHole $hole): array
     {
         $diameter = $step->diameter?->inMm() ?? 0.0;
-        $speed = $step->speed === null ? [] : [Figure::speed("$name.speed", $step->rpm ?? 0.0, 'speed.'.$step->speed->verdict->value, 'n = 1000 · v · f / (π · d)', [
-            'v_m_min' => $step->speed->cuttingSpeedMMin,
-            'f' => $step->speed->factor,
-            'd_mm' => $diameter,
-            'n_rpm' => $step->speed->targetRpm,
-        ])];
+        $speed = $step->figure('rpm');
 
-        return [...$speed, Figure::length("$name.point", self::pointLength($step), 'point', 'point = (d / 2) / tan(angle / 2)', [
+        return [...($speed === null ? [] : [$speed->as("$name.speed")]), Figure::length("$name.point", self::pointLength($step), 'point', 'point = (d / 2) / tan(angle / 2)', [
             'd_mm' => $diameter,
             'angle_deg' => $hole->material->pointAngleDeg,
         ])];

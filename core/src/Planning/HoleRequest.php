@@ -4,14 +4,23 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning;
 
+use MillStep\Core\Exception\CoreException;
 use MillStep\Core\Exception\Impossible;
 use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Fields;
+use MillStep\Core\Measure\FitTable;
 use MillStep\Core\Measure\Length;
+use MillStep\Core\Measure\Limits;
 
 /** The hole that is wanted, as one would say it. */
 final readonly class HoleRequest
 {
+    public const PURPOSES = ['plain', 'clearance', 'tapped', 'reamed'];
+
+    /**
+     * @param  string|null  $fit  class of the limits, H7 for one
+     * @param  Limits|null  $limits  of the finished diameter, where a class was named
+     */
     private function __construct(
         public string $purpose,
         public ?Length $diameter,
@@ -19,20 +28,26 @@ final readonly class HoleRequest
         public bool $through,
         public ?Length $depth,
         public ?Length $positionTolerance,
+        public ?string $fit,
+        public ?Limits $limits,
     ) {
     }
 
     /**
+     * `{purpose, diameter_mm? | thread? | fastener?, through, depth_mm?, position_tolerance_mm?, fit?}`
+     *
      * @throws InvalidInput
-     * @throws Impossible when a blind hole is deeper than the stock
+     * @throws CoreException when a blind hole is deeper than the stock, or the size lies beyond the table of limits
      */
     public static function fromFields(Fields $fields, Length $thickness): self
     {
-        $purpose = $fields->choice('purpose', ['plain', 'clearance', 'tapped', 'reamed']);
+        $purpose = $fields->choice('purpose', self::PURPOSES);
         $through = $fields->flag('through', true);
+        $diameter = in_array($purpose, ['plain', 'reamed'], true) ? $fields->length('diameter_mm') : null;
+        $fit = $fields->has('fit') ? $fields->text('fit') : null;
         $hole = new self(
             $purpose,
-            in_array($purpose, ['plain', 'reamed'], true) ? $fields->length('diameter_mm') : null,
+            $diameter,
             match ($purpose) {
                 'tapped' => ThreadTable::shipped()->get($fields->text('thread'), 'hole'),
                 'clearance' => ThreadTable::shipped()->get($fields->text('fastener'), 'hole'),
@@ -41,11 +56,37 @@ final readonly class HoleRequest
             $through,
             $through ? null : $fields->length('depth_mm'),
             $fields->has('position_tolerance_mm') ? $fields->length('position_tolerance_mm') : null,
+            $fit,
+            $fit !== null && $diameter !== null ? FitTable::limits($fit, $diameter) : null,
         );
         if ($hole->depth?->isAtLeast($thickness) === true) {
             throw Impossible::because('hole', sprintf('A blind hole %.4g mm deep does not fit into %.4g mm of stock.', $hole->depth->inMm(), $thickness->inMm()));
         }
 
         return $hole;
+    }
+
+    /** The widest that anything cuts, as far as the request says. */
+    public function largest(): Length
+    {
+        return $this->diameter ?? $this->thread->major ?? Length::zero();
+    }
+
+    /** @throws InvalidInput when none was named */
+    public function theThread(): Thread
+    {
+        return $this->thread ?? throw InvalidInput::at('hole', 'hole. thread is missing; name one like M8 or 1/4-20.');
+    }
+
+    /** As a drawing says it: `⌀9 through`, `M8x1.25, 15 deep`, `⌀10 H7 through`. */
+    public function words(): string
+    {
+        $size = match ($this->purpose) {
+            'tapped' => $this->theThread()->designation,
+            'clearance' => 'clearance for '.$this->theThread()->designation,
+            default => sprintf('⌀%.6g', $this->largest()->inMm()).($this->fit === null ? '' : ' '.$this->fit).($this->purpose === 'reamed' ? ' reamed' : ''),
+        };
+
+        return $this->depth === null ? "$size through" : sprintf('%s, %.6g deep', $size, $this->depth->inMm());
     }
 }

@@ -19,9 +19,9 @@ final readonly class PilotPlan implements Operation
         public array $drills,
         public PilotSchool $school,
         public Length $threshold,
-        public float $webRatio = 0.2,
-        public float $maxStepRatio = 2.5,
-        public bool $grabs = false,
+        public float $webRatio,
+        public float $maxStepRatio,
+        public bool $grabs,
     ) {
     }
 

@@ -11,9 +11,19 @@ use MillStep\Core\Result;
 final readonly class PlanStep extends Result
 {
     /**
-     * @param  list<Peck>  $pecks
-     * @param  list<string>  $cautions  that stand before it
      * @param  string  $why  with the school or rule in force
+     * @param  list<string>  $cautions  that stand before it
+     * @param  string|null  $setting  the belt or lever position of the speed
+     * @param  Length|null  $depth  at full diameter, from the surface
+     * @param  Length|null  $totalDepth  to the tip
+     * @param  Length|null  $reading  in whole lines of the machine's own scale, from the touch
+     * @param  string|null  $scale  the reading as that scale shows it
+     * @param  list<Peck>  $pecks
+     * @param  int|null  $dialDivisions  of one move
+     * @param  string|null  $dial  the move in turns and divisions
+     * @param  list<Length>  $passes  diameters to turn to, one after the other
+     * @param  int|null  $repeat  how often, where more than once
+     * @param  list<Figure>  $figures  the working of each number, by the key of its field
      */
     public function __construct(
         public string $kind,
@@ -22,30 +32,47 @@ final readonly class PlanStep extends Result
         public array $cautions = [],
         public ?Length $diameter = null,
         public ?float $rpm = null,
+        public ?string $setting = null,
         public ?float $feedMmRev = null,
         public ?Length $depth = null,
         public ?Length $totalDepth = null,
         public ?Length $reading = null,
+        public ?string $scale = null,
         public array $pecks = [],
         public ?string $lubricant = null,
         public ?float $timeS = null,
         public ?int $dialDivisions = null,
-        public ?SpeedWorking $speed = null,
+        public ?string $dial = null,
+        public array $passes = [],
+        public ?int $repeat = null,
+        public array $figures = [],
     ) {
     }
 
     /** The same operation under another name. */
     public function as(string $kind): self
     {
-        return new self($kind, $this->tool, $this->why, $this->cautions, $this->diameter, $this->rpm, $this->feedMmRev, $this->depth, $this->totalDepth,
-            $this->reading, $this->pecks, $this->lubricant, $this->timeS, $this->dialDivisions, $this->speed);
+        return new self(...[...get_object_vars($this), 'kind' => $kind]);
+    }
+
+    public function figure(string $key): ?Figure
+    {
+        foreach ($this->figures as $figure) {
+            if ($figure->key === $key) {
+                return $figure;
+            }
+        }
+
+        return null;
     }
 
     public function toArray(): array
     {
         $all = parent::toArray();
-        if ($this->pecks === []) {
-            unset($all['pecks']);
+        foreach (['pecks', 'passes', 'passes_mm'] as $list) {
+            if (($all[$list] ?? null) === []) {
+                unset($all[$list]);
+            }
         }
 
         return array_filter($all, static fn (mixed $value): bool => $value !== null);

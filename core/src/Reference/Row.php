@@ -43,6 +43,26 @@ final readonly class Row
         return $value > 0 ? $value : throw $this->fault($column, "$value is not greater than 0");
     }
 
+    /** @throws BrokenTable when not between both */
+    public function between(string $column, float $over, float $under): float
+    {
+        $value = $this->number($column);
+
+        return $value > $over && $value < $under ? $value : throw $this->fault($column, "$value does not lie between $over and $under");
+    }
+
+    /**
+     * @param  list<string>  $choices
+     *
+     * @throws BrokenTable when none of them
+     */
+    public function choice(string $column, array $choices): string
+    {
+        $cell = $this->text($column);
+
+        return in_array($cell, $choices, true) ? $cell : throw $this->fault($column, "\"$cell\" is none of ".implode(', ', $choices));
+    }
+
     /** @throws BrokenTable when filled with something that is no number */
     public function numberOrNull(string $column): ?float
     {

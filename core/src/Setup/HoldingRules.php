@@ -23,7 +23,7 @@ final class HoldingRules
             return null;
         }
         $torque = (new DrillingTorque($setup->length('diameter_mm'), FeedTable::feed($setup->material()->group, $setup->length('diameter_mm')), $setup->material()->cuttingForceNMm2))->compute();
-        $check = (new HoldingCheck(max($torque->torqueNm, 1e-6), $setup->policy('grab_factor', 3), $holding->method, $setup->number('resisting_force_n'), $setup->length('lever_mm')))->compute();
+        $check = (new HoldingCheck(max($torque->torqueNm, 1e-6), $setup->policy('grab_factor'), $holding->method, $setup->number('resisting_force_n'), $setup->length('lever_mm')))->compute();
         if ($holding->resistsTurning && $check->verdict === HoldingVerdict::Holds) {
             return null;
         }
@@ -44,7 +44,7 @@ final class HoldingRules
         if (! str_starts_with($holding, 'vice') || $holding !== 'vice_loose') {
             return null;
         }
-        $limit = $setup->policy('loose_vice_limit_mm', 4);
+        $limit = $setup->policy('loose_vice_limit_mm');
         $diameter = $setup->length('diameter_mm');
         $words = sprintf('The vice is neither bolted, clamped nor stopped, and the drill is %.4g mm; the shop\'s limit is %.4g mm.', $diameter->inMm(), $limit);
 

@@ -19,7 +19,7 @@ final class LatheRules
 
     public static function overhang(SetupFacts $setup): ?Finding
     {
-        $limit = $setup->policy('overhang_ratio', 3);
+        $limit = $setup->policy('overhang_ratio');
         $ratio = $setup->length('overhang_mm')->inMm() / max($setup->length('work_diameter_mm')->inMm(), 1e-6);
 
         return $ratio > $limit + 1e-6 && ! $setup->flag('supported')
@@ -38,7 +38,7 @@ final class LatheRules
 
     public static function tailstockReach(SetupFacts $setup): ?Finding
     {
-        $least = $setup->policy('tailstock_least_out_mm', 20);
+        $least = $setup->policy('tailstock_least_out_mm');
 
         return $setup->length('tailstock_spindle_out_mm')->isLessThan(Length::mm($least))
             ? Finding::fix('tailstock_spindle_too_short', sprintf('The tailstock spindle stands out %.3g mm; under %.3g mm the taper does not seat.', $setup->length('tailstock_spindle_out_mm')->inMm(), $least), 'D5') : null;

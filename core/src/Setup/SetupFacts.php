@@ -9,6 +9,7 @@ use MillStep\Core\Fields;
 use MillStep\Core\Measure\Length;
 use MillStep\Core\Workshop\Material;
 use MillStep\Core\Workshop\MaterialTable;
+use MillStep\Core\Workshop\PolicySettings;
 
 /** What is said about a setup. A fact that was left out is asked for by name, never guessed. */
 final readonly class SetupFacts
@@ -42,14 +43,14 @@ final readonly class SetupFacts
     }
 
     /** A limit or factor of the shop's policy, which has a careful value where the shop set none. */
-    public function policy(string $key, float $careful): float
+    public function policy(string $key, ?float $careful = null): float
     {
-        return $this->fields->objectOrEmpty('policy')->notNegative($key, $careful);
+        return $this->fields->objectOrEmpty('policy')->notNegative($key, $careful ?? (float) (PolicySettings::all()[$key]['default'] ?? INF));
     }
 
-    public function policyText(string $key, string $careful): string
+    public function policyText(string $key): string
     {
-        return $this->fields->objectOrEmpty('policy')->text($key, $careful);
+        return $this->fields->objectOrEmpty('policy')->text($key, (string) (PolicySettings::all()[$key]['default'] ?? ''));
     }
 
     public function has(string $fact): bool
@@ -60,7 +61,7 @@ final readonly class SetupFacts
     /** @throws UnknownFact|InvalidInput */
     public function material(): Material
     {
-        return MaterialTable::shipped()->get($this->text('material'));
+        return $this->fields->isObject('material') ? Material::fromFields($this->fields->object('material')) : MaterialTable::shipped()->get($this->text('material'));
     }
 
     public function onLathe(): bool

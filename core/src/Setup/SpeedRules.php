@@ -22,7 +22,7 @@ final class SpeedRules
 
     public static function overCap(SetupFacts $setup): ?Finding
     {
-        $cap = $setup->policy('learner_cap_rpm', INF);
+        $cap = $setup->policy('learner_cap_rpm');
 
         return $setup->number('rpm') > $cap
             ? Finding::fix('speed_over_cap', sprintf('%d rpm is over the shop\'s cap of %d rpm for learners.', $setup->number('rpm'), $cap), 'C3') : null;

@@ -38,7 +38,7 @@ final class ToolRules
 
     public static function thinSheet(SetupFacts $setup): ?Finding
     {
-        $limit = $setup->policy('thin_sheet_mm', 2);
+        $limit = $setup->policy('thin_sheet_mm');
 
         return $setup->text('tool') === 'twist_drill' && $setup->length('thickness_mm')->isLessThan(Length::mm($limit)) && ! $setup->flag('sandwiched')
             ? Finding::fix('twist_drill_in_thin_sheet', sprintf('%.3g mm sheet is under the shop\'s %.3g mm: sandwich it, or use a step drill.', $setup->length('thickness_mm')->inMm(), $limit), 'C9') : null;
@@ -51,7 +51,7 @@ final class ToolRules
 
     public static function tooShort(SetupFacts $setup): ?Finding
     {
-        if (! $setup->drills()) {
+        if (! $setup->drills() || $setup->text('tool') === 'step_drill') {
             return null;
         }
         $needed = $setup->length('depth_mm')->plus((new DrillPoint($setup->length('diameter_mm'), $setup->material()->pointAngleDeg))->compute()->pointLength);
@@ -62,10 +62,11 @@ final class ToolRules
 
     public static function noPilot(SetupFacts $setup): ?Finding
     {
-        if (! $setup->drills() || $setup->policyText('pilot_school', 'web') === 'single' || $setup->material()->grabs || $setup->opensPilot()) {
+        // A step drill is its own pilot.
+        if (! $setup->drills() || $setup->text('tool') === 'step_drill' || $setup->policyText('pilot_school') === 'single' || $setup->material()->grabs || $setup->opensPilot()) {
             return null;
         }
-        $limit = $setup->policy('pilot_threshold_mm', 6);
+        $limit = $setup->policy('pilot_threshold_mm');
 
         return $setup->flag('final_drill') && $setup->length('diameter_mm')->isGreaterThan(Length::mm($limit))
             ? Finding::fix('no_pilot', sprintf('The drill is %.4g mm; over %.4g mm this shop drills a pilot first.', $setup->length('diameter_mm')->inMm(), $limit), 'C6') : null;
@@ -77,7 +78,7 @@ final class ToolRules
             return null;
         }
         $ratio = $setup->length('pilot_mm')->ratioTo($setup->length('diameter_mm'));
-        $web = $setup->policy('web_ratio', 0.2);
+        $web = $setup->policy('web_ratio');
 
         return match (true) {
             $ratio < $web - 1e-6 => Finding::fix('pilot_too_small', sprintf('The pilot is %.2f of the drill; the dead web is %.2f.', $ratio, $web), 'C6'),
@@ -97,7 +98,7 @@ final class ToolRules
         if (! $setup->drills() || $setup->opensPilot() || $setup->text('start') !== 'punch') {
             return null;
         }
-        $chisel = $setup->length('diameter_mm')->times($setup->policy('web_ratio', 0.2));
+        $chisel = $setup->length('diameter_mm')->times($setup->policy('web_ratio'));
 
         return $setup->length('mark_diameter_mm')->isLessThan($chisel)
             ? Finding::note('mark_too_small', sprintf('The dimple is %.2g mm wide, the drill\'s dead point %.2g mm: it may still walk.', $setup->length('mark_diameter_mm')->inMm(), $chisel->inMm()), 'B4') : null;

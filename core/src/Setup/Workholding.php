@@ -28,8 +28,13 @@ final readonly class Workholding
     /** @throws BrokenTable */
     private static function fromRow(Row $row): self
     {
+        $force = $row->positive('typical_force_teach_N');
+        if ($force < $row->positive('typical_force_min_N') || $force > $row->positive('typical_force_max_N')) {
+            throw $row->fault('typical_force_teach_N', 'lies outside its own minimum and maximum');
+        }
+
         return new self($row->text('method'), $row->text('description'), $row->text('machine'), $row->flag('resists_rotation'), $row->flag('resists_lift'),
-            $row->text('force_kind'), $row->positive('typical_force_teach_N'), $row->number('acceptable_up_to_drill_mm'));
+            $row->choice('force_kind', ['hand', 'jaw', 'clamp']), $force, $row->number('acceptable_up_to_drill_mm'));
     }
 
     /**
@@ -42,7 +47,7 @@ final readonly class Workholding
         /** @var array<string, self>|null $all */
         static $all = null;
         if ($all === null) {
-            $rows = Table::shipped('workholding.csv', ['method', 'machine', 'resists_rotation', 'resists_lift', 'typical_force_teach_N'])->map(self::fromRow(...));
+            $rows = Table::shipped('workholding.csv', ['method', 'machine', 'resists_rotation', 'resists_lift', 'typical_force_min_N', 'typical_force_max_N', 'typical_force_teach_N'])->map(self::fromRow(...));
             $all = array_combine(array_map(static fn (self $holding): string => $holding->method, $rows), $rows);
         }
 
@@ -61,12 +66,25 @@ final readonly class Workholding
         return $this->forceKind === 'hand';
     }
 
-    /** Two gripping faces, two clamps where the name says a pair, at the cautious end of friction. */
+    /**
+     * What friction holds: a vice and a clamp grip on two faces, a chuck's jaws on one each; two clamps where the
+     * name says a pair.
+     */
     public function resistingForceN(float $friction): float
     {
-        $count = str_contains($this->method, 'pair') ? 2 : (str_ends_with($this->method, 'jaw_chuck') ? 3 : 1);
+        $faces = match (true) {
+            $this->method === 'three_jaw_chuck' => 3,
+            $this->method === 'four_jaw_chuck' => 4,
+            str_contains($this->method, 'pair') => 4,
+            default => 2,
+        };
 
-        return 2 * $friction * $this->forceN * $count;
+        return $faces * $friction * $this->forceN;
+    }
+
+    public function forRoundWork(): bool
+    {
+        return str_starts_with($this->method, 'v_block') || $this->machine === 'lathe';
     }
 
     public function suits(string $machineKind, Length $drill): bool

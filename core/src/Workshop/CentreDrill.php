@@ -16,6 +16,12 @@ final readonly class CentreDrill
     {
     }
 
+    /** The body must be wider than the pilot. */
+    public static function of(Length $pilot, Length $body): self
+    {
+        return new self($pilot, $body);
+    }
+
     /**
      * @throws InvalidInput
      * @throws Impossible when the body is no wider than the pilot

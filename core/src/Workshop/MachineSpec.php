@@ -7,23 +7,34 @@ namespace MillStep\Core\Workshop;
 use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Fields;
 use MillStep\Core\Measure\Length;
+use MillStep\Core\Measure\Scale;
 
 /** What a plan has to know of a machine. */
 final readonly class MachineSpec
 {
+    public const KINDS = ['bench_drill_press', 'floor_drill_press', 'lathe', 'hand_drill', 'bench'];
+
+    /** A variator changes speed only while it runs; belts and gears only at standstill, isolated; a trigger at any time. */
+    public const SPEED_CHANGES = ['stopped_and_isolated', 'running', 'any'];
+
+    /**
+     * @param  'drill_press'|'lathe'  $kind  the shop tells a bench drill press from a floor one; the rules do not
+     * @param  Dial|null  $carriage  that moves along the bed, and
+     * @param  Dial|null  $crossSlide  that moves across it
+     * @param  int|null  $taper  of spindle or tailstock, by its Morse number
+     */
     private function __construct(
         public string $name,
         public string $kind,
         public Speeds $speeds,
         public string $speedChange,
-        public string $scaleUnit,
-        public Length $graduation,
+        public Scale $scale,
         public ?Length $travel,
         public ?Length $chuckMax,
         public ?Length $throughBore,
-        public ?Length $dialGraduation,
-        public int $dialDivisions,
-        public bool $dialReadsDiameter,
+        public ?Dial $carriage,
+        public ?Dial $crossSlide,
+        public ?int $taper,
         public bool $inService,
     ) {
     }
@@ -33,25 +44,25 @@ final readonly class MachineSpec
     {
         $optional = static fn (Fields $from, string $key): ?Length => $from->has($key) ? $from->length($key) : null;
         $scale = $fields->objectOrEmpty('depth_scale');
-        $dial = $fields->objectOrEmpty('dial');
-        $unit = $scale->choice('unit', ['mm', 'in'], 'mm');
-        $kind = $fields->text('kind', 'drill_press');
 
         return new self(
             $fields->text('name', 'the machine'),
-            // The shop tells a bench drill press from a floor one; the rules do not.
-            str_contains($kind, 'lathe') ? 'lathe' : 'drill_press',
+            str_contains($fields->text('kind', 'drill_press'), 'lathe') ? 'lathe' : 'drill_press',
             Speeds::fromFields($fields),
-            $fields->text('speed_change', 'stopped_and_isolated'),
-            $unit,
-            $scale->length('graduation_mm', $unit === 'in' ? 25.4 / 16 : 1),
+            $fields->choice('speed_change', self::SPEED_CHANGES, 'stopped_and_isolated'),
+            Scale::fromFields($scale),
             $optional($scale, 'travel_mm'),
             $optional($fields, 'chuck_max_mm'),
             $optional($fields, 'through_bore_mm'),
-            $optional($dial, 'graduation_mm'),
-            $dial->integer('divisions_per_turn', 1, 10_000, 100),
-            $dial->flag('reads_diameter', false),
+            $fields->has('dial') ? Dial::fromFields($fields->object('dial')) : null,
+            $fields->has('cross_dial') ? Dial::fromFields($fields->object('cross_dial')) : null,
+            $fields->has('taper') ? $fields->integer('taper', 0, 6) : null,
             $fields->flag('in_service', true),
         );
+    }
+
+    public function isLathe(): bool
+    {
+        return $this->kind === 'lathe';
     }
 }

@@ -39,7 +39,7 @@ final class MaterialTable
 
     private static function load(): self
     {
-        $rows = Table::shipped('materials.csv', ['material', 'display_name', 'group', 'grabs', 'edge_prep'])->map(Material::fromRow(...));
+        $rows = Table::shipped('materials.csv', ['material', 'display_name', 'group', 'hss_drilling_speed_min_m_min', 'hss_drilling_speed_max_m_min', 'grabs', 'edge_prep'])->map(Material::fromRow(...));
 
         return new self(array_combine(array_map(static fn (Material $material): string => $material->key, $rows), $rows));
     }

@@ -11,7 +11,7 @@ use MillStep\Core\Measure\Length;
 use MillStep\Core\Planning\PilotSchool;
 use MillStep\Core\Planning\ReamSchool;
 
-/** The shop's schools, caps and limits. What a shop has not set stands at the careful value. */
+/** The shop's schools, caps and limits. What a shop has not set stands at the careful value of PolicySettings. */
 final readonly class ShopPolicy
 {
     /** @param  'close'|'normal'|'loose'  $clearanceFit */
@@ -20,55 +20,110 @@ final readonly class ShopPolicy
         public Length $pilotThreshold,
         public float $webRatio,
         public float $maxStepRatio,
-        public ?float $learnerCapRpm,
-        public Stage $supervisedFrom,
-        public bool $companionRequired,
-        public bool $guardianRequired,
-        public float $promptedCredit,
-        public int $presenceMinutes,
-        public Length $caliperUncertainty,
-        public Length $breakthrough,
-        public Hours $hours,
+        public StartSchool $startSchool,
         public ClearanceRule $clearanceRule,
         public string $clearanceFit,
         public Length $clearancePlus,
-        public ReamSchool $reamSchool,
-        public Length $reamStep,
+        public Length $breakthrough,
+        public Length $thinSheet,
         public SpeedSchool $speedSchool,
         public float $shopSpeedRpm,
-        public float $grabFactor,
-        public float $overhangRatio,
+        public ?float $learnerCapRpm,
+        public ChipSchool $chipSchool,
+        public ReamSchool $reamSchool,
+        public Length $reamStep,
+        public ReversingSchool $reversingSchool,
+        public MarkingSchool $markingSchool,
+        public PunchingSchool $punchingSchool,
+        public LocatingSchool $locatingSchool,
         public float $edgeRatio,
+        public float $grabFactor,
+        public Length $looseViceLimit,
+        public float $overhangRatio,
+        public Length $tailstockLeastOut,
+        public Stage $supervisedFrom,
+        public bool $companionRequired,
+        public bool $guardianRequired,
+        public int $presenceMinutes,
+        public Hours $hours,
+        public float $promptedCredit,
+        public Length $caliperUncertainty,
     ) {
     }
 
-    /** @throws InvalidInput */
+    /** @throws InvalidInput naming the setting that is at fault */
     public static function fromFields(Fields $fields): self
     {
+        $settings = PolicySettings::all();
+        $choice = static fn (string $key): string => $fields->choice($key, $settings[$key]['choices'] ?? [], (string) $settings[$key]['default']);
+        $number = static function (string $key) use ($fields, $settings): float {
+            $value = $fields->number($key, (float) $settings[$key]['default']);
+            [$least, $most] = [$settings[$key]['least'] ?? -INF, $settings[$key]['most'] ?? INF];
+
+            return $value >= $least && $value <= $most ? $value : throw $fields->fault($key, sprintf('must lie from %s to %s, not %s', $least, $most, $value));
+        };
+        $length = static fn (string $key): Length => Length::mm($number($key));
+        $flag = static fn (string $key): bool => $fields->flag($key, (bool) $settings[$key]['default']);
+        $count = static fn (string $key): int => $fields->integer($key, (int) ($settings[$key]['least'] ?? 0), (int) ($settings[$key]['most'] ?? 0), (int) $settings[$key]['default']);
+
         return new self(
-            PilotSchool::from($fields->choice('pilot_school', array_column(PilotSchool::cases(), 'value'), 'web')),
-            $fields->lengthOrZero('pilot_threshold_mm', 6),
-            $fields->between('web_ratio', 0, 1, 0.2),
-            $fields->between('max_step_ratio', 1, 1000, 2.5),
-            $fields->has('learner_cap_rpm') ? $fields->positive('learner_cap_rpm') : null,
-            Stage::from($fields->integer('supervised_from_stage', 0, 5, 2)),
-            $fields->flag('companion_required', false),
-            $fields->flag('guardian_required', true),
-            $fields->notNegative('prompted_credit', 0.5),
-            $fields->integer('presence_minutes', 1, 1440, 240),
-            $fields->lengthOrZero('caliper_uncertainty_mm', 0.02),
-            $fields->lengthOrZero('breakthrough_mm', 1),
-            Hours::fromFields($fields),
-            ClearanceRule::from($fields->choice('clearance_rule', array_column(ClearanceRule::cases(), 'value'), 'table')),
-            $fields->choice('clearance_fit', ['close', 'normal', 'loose'], 'normal'),
-            $fields->lengthOrZero('clearance_plus_mm', 0.5),
-            ReamSchool::from($fields->choice('ream_school', array_column(ReamSchool::cases(), 'value'), 'table')),
-            $fields->length('ream_step_mm', 0.2),
-            SpeedSchool::from($fields->choice('speed_school', array_column(SpeedSchool::cases(), 'value'), 'surface')),
-            $fields->positive('shop_speed_rpm', 500),
-            $fields->positive('grab_factor', 3),
-            $fields->positive('overhang_ratio', 3),
-            $fields->positive('edge_ratio', 1.5),
+            pilotSchool: PilotSchool::from($choice('pilot_school')),
+            pilotThreshold: $length('pilot_threshold_mm'),
+            webRatio: $number('web_ratio'),
+            maxStepRatio: $number('max_step_ratio'),
+            startSchool: StartSchool::from($choice('start_school')),
+            clearanceRule: ClearanceRule::from($choice('clearance_rule')),
+            clearanceFit: $fields->choice('clearance_fit', ['close', 'normal', 'loose'], 'normal'),
+            clearancePlus: $length('clearance_plus_mm'),
+            breakthrough: $length('breakthrough_mm'),
+            thinSheet: $length('thin_sheet_mm'),
+            speedSchool: SpeedSchool::from($choice('speed_school')),
+            shopSpeedRpm: $number('shop_speed_rpm'),
+            learnerCapRpm: $fields->has('learner_cap_rpm') ? $number('learner_cap_rpm') : null,
+            chipSchool: ChipSchool::from($choice('chip_school')),
+            reamSchool: ReamSchool::from($choice('ream_school')),
+            reamStep: $length('ream_step_mm'),
+            reversingSchool: ReversingSchool::from($choice('reversing_school')),
+            markingSchool: MarkingSchool::from($choice('marking_school')),
+            punchingSchool: PunchingSchool::from($choice('punching_school')),
+            locatingSchool: LocatingSchool::from($choice('locating_school')),
+            edgeRatio: $number('edge_ratio'),
+            grabFactor: $number('grab_factor'),
+            looseViceLimit: $length('loose_vice_limit_mm'),
+            overhangRatio: $number('overhang_ratio'),
+            tailstockLeastOut: $length('tailstock_least_out_mm'),
+            supervisedFrom: Stage::from($count('supervised_from_stage')),
+            companionRequired: $flag('companion_required'),
+            guardianRequired: $flag('guardian_required'),
+            presenceMinutes: $count('presence_minutes'),
+            hours: Hours::fromFields($fields),
+            promptedCredit: $number('prompted_credit'),
+            caliperUncertainty: $length('caliper_uncertainty_mm'),
         );
+    }
+
+    /**
+     * Everything that is wrong with settings, by key.
+     *
+     * @return array<string, string>
+     */
+    public static function faults(Fields $fields): array
+    {
+        $faults = [];
+        $known = PolicySettings::all();
+        foreach ($fields->toArray() as $key => $value) {
+            if (! isset($known[$key])) {
+                $faults[(string) $key] = sprintf('%s is no setting of the policy.', $key);
+
+                continue;
+            }
+            try {
+                self::fromFields(Fields::of([$key => $value]));
+            } catch (InvalidInput $fault) {
+                $faults[(string) $key] = $fault->getMessage();
+            }
+        }
+
+        return $faults;
     }
 }

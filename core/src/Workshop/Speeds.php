@@ -10,17 +10,24 @@ use MillStep\Core\Fields;
 /** The spindle speeds that a machine has: steps, or a range that is set in tens. */
 final readonly class Speeds
 {
-    /** @param  list<float>  $steps ascending; empty for a range */
-    private function __construct(private array $steps, private float $least, private float $most)
+    /**
+     * @param  list<float>  $steps  ascending; empty for a range
+     * @param  array<string, string>  $names  what the shop calls a step, by its speed
+     */
+    private function __construct(private array $steps, private float $least, private float $most, private array $names = [])
     {
     }
 
-    /** @param  non-empty-list<float>  $rpm in any order */
-    public static function steps(array $rpm): self
+    /**
+     * @param  non-empty-list<float>  $rpm  in any order
+     * @param  list<string>  $names  what the shop calls each of them, or none
+     */
+    public static function steps(array $rpm, array $names = []): self
     {
+        $called = $names === [] ? [] : array_combine(array_map(self::key(...), $rpm), $names);
         sort($rpm);
 
-        return new self($rpm, $rpm[0], $rpm[count($rpm) - 1]);
+        return new self($rpm, $rpm[0], $rpm[count($rpm) - 1], $called);
     }
 
     public static function range(float $least, float $most): self
@@ -37,8 +44,37 @@ final readonly class Speeds
 
             return $most >= $least ? self::range($least, $most) : throw $fields->fault('max_rpm', 'must not be below min_rpm');
         }
+        $steps = $fields->positives('speeds_rpm');
+        $names = $fields->has('speed_names') ? $fields->texts('speed_names') : [];
 
-        return self::steps($fields->positives('speeds_rpm'));
+        return $names === [] || count($names) === count($steps) ? self::steps($steps, $names)
+            : throw $fields->fault('speed_names', sprintf('must name each of the %d speeds, or none', count($steps)));
+    }
+
+    /**
+     * What to set for a speed that the machine has: the shop's own name for the belt or lever position, or which
+     * of its steps it is, counted from the slowest. Null for a range, which is set by its dial.
+     */
+    public function setting(float $rpm): ?string
+    {
+        $step = array_search($rpm, $this->steps, true);
+
+        return $step === false ? null : ($this->names[self::key($rpm)] ?? sprintf('step %d of %d, slowest first', $step + 1, count($this->steps)));
+    }
+
+    public function isRange(): bool
+    {
+        return $this->steps === [];
+    }
+
+    public function slowest(): float
+    {
+        return $this->least;
+    }
+
+    private static function key(float $rpm): string
+    {
+        return number_format($rpm, 3, '.', '');
     }
 
     /** The greatest speed that does not exceed the limit; where there is none, the slowest. */

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use MillStep\Core\Planning\CentreDrillRange;
+use MillStep\Core\Planning\StandardCentreDrill;
 
 it('turns down in equal cuts, none deeper than allowed, ending at the size', function (): void {
     foreach (draws(120, 10, 60, 5) as $start) {
@@ -57,8 +58,8 @@ it('goes deeper for more of the cone', function (): void {
 });
 
 it('reads the shipped centre drills, the open end as this size and over', function (): void {
-    expect(CentreDrillRange::shipped('metric'))->toHaveCount(10)->and(CentreDrillRange::shipped('inch'))->toHaveCount(10);
-    $inch = CentreDrillRange::shipped('inch');
+    expect(StandardCentreDrill::ranges('metric'))->toHaveCount(10)->and(StandardCentreDrill::ranges('inch'))->toHaveCount(10);
+    $inch = StandardCentreDrill::ranges('inch');
     expect(end($inch)->contains(MillStep\Core\Measure\Length::mm(400)))->toBeTrue()
         ->and(CentreDrillRange::nearest($inch, MillStep\Core\Measure\Length::mm(14))->size)->toBe('#2');
 });

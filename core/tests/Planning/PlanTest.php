@@ -5,44 +5,7 @@ declare(strict_types=1);
 const HOLE_KINDS = ['clean', 'mark_out', 'punch', 'locate', 'hold', 'centre', 'pilot', 'step', 'drill', 'countersink', 'ream', 'tap', 'deburr', 'measure'];
 const LATHE_KINDS = ['face', 'centre', 'drill', 'ream', 'tap', 'turn', 'part_off', 'deburr', 'measure'];
 
-/** @return list<array{designation: string, diameter_mm: float, edge: string}> */
-function crib(float $step, string $edge = 'normal'): array
-{
-    return array_map(static fn (int $i): array => ['designation' => (string) round($i * $step, 1), 'diameter_mm' => round($i * $step, 1), 'edge' => $edge], range((int) round(1 / $step), (int) round(13 / $step)));
-}
-
-/** @return array<string, mixed> */
-function bench(array $with = []): array
-{
-    return ['name' => 'bench drill', 'kind' => 'bench_drill_press', 'speeds_rpm' => [280, 500, 850, 1400, 2500], 'depth_scale' => ['unit' => 'mm', 'graduation_mm' => 1, 'travel_mm' => 120], 'chuck_max_mm' => 13, ...$with];
-}
-
-/** @return array<string, mixed> */
-function lathe(array $with = []): array
-{
-    return ['name' => 'inch lathe', 'kind' => 'lathe', 'min_rpm' => 60, 'max_rpm' => 2000, 'depth_scale' => ['unit' => 'in', 'graduation_mm' => 25.4 / 32, 'travel_mm' => 80], 'dial' => ['graduation_mm' => 0.0254, 'divisions_per_turn' => 100], ...$with];
-}
-
-/** @return array<string, mixed> */
-function hole(array $hole, array $with = []): array
-{
-    return compute('hole_plan', ['material' => 'mild_steel', 'thickness_mm' => 8, 'hole' => ['through' => true, ...$hole], 'machine' => bench(), 'crib' => ['drills' => crib(0.1)], 'policy' => [], ...$with]);
-}
-
-/** @return list<string> codes of what the review would stop or have put right */
-function objections(array $plan): array
-{
-    $codes = [];
-    foreach ($plan['setups'] as $setup) {
-        foreach (compute('setup_review', array_filter($setup, static fn (mixed $value): bool => $value !== null))['findings'] as $finding) {
-            if ($finding['severity'] !== 'note') {
-                $codes[] = $finding['code'].': '.$finding['reason'];
-            }
-        }
-    }
-
-    return $codes;
-}
+require_once __DIR__.'/helpers.php';
 
 it('never proposes what its own review would stop or mend', function (string $material): void {
     $holes = [
@@ -98,7 +61,7 @@ it('says what is missing and what would do instead', function (array $hole, arra
     'no such drill' => [['purpose' => 'plain', 'diameter_mm' => 9.2], ['crib' => ['drills' => crib(0.5)]], 'The nearest is 9 (9 mm)'],
     'no tap drill' => [['purpose' => 'tapped', 'thread' => 'M2'], ['crib' => ['drills' => [['designation' => '1', 'diameter_mm' => 1], ['designation' => '6', 'diameter_mm' => 6]]]], 'the nearest is 1'],
     'no reamer' => [['purpose' => 'reamed', 'diameter_mm' => 8], ['crib' => ['drills' => crib(0.1), 'reamers' => []]], 'no 8 mm reamer'],
-    'no tap' => [['purpose' => 'tapped', 'thread' => 'M6'], ['crib' => ['drills' => crib(0.1), 'taps' => [['thread' => 'M6', 'type' => 'taper']]]], 'no spiral point tap'],
+    'no tap' => [['purpose' => 'tapped', 'thread' => 'M6'], ['crib' => ['drills' => crib(0.1), 'taps' => [['thread' => 'M6', 'type' => 'bottoming'], ['thread' => 'M8', 'type' => 'spiral_point']]]], 'no taps that make M6x1 here: wanted is spiral point'],
     'chuck too small' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['chuck_max_mm' => 10])], 'takes up to 10 mm'],
     'machine too fast' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['speeds_rpm' => [2500]])], 'slowest speed'],
     'holding by hand' => [['purpose' => 'plain', 'diameter_mm' => 4], ['holding' => 'hand_bare'], 'Use instead'],
@@ -130,8 +93,8 @@ it('makes a batch of rings: moves in whole divisions, the bore through all of th
     $kinds = array_column($plan['operations'], 'kind');
     $parting = array_values(array_filter($plan['operations'], static fn (array $step): bool => $step['kind'] === 'part_off'));
     expect($plan['ready'])->toBeTrue()->and(array_diff($kinds, LATHE_KINDS))->toBe([])
-        ->and($parting)->toHaveCount(6)->and($parting[0]['dial_divisions'])->toBe((int) ceil(7.2 / 0.0254))
-        ->and(array_column($plan['operations'], null, 'kind')['drill']['depth_mm'])->toEqualWithDelta(6 * 7.2 + 1, 1e-9)
+        ->and($parting)->toHaveCount(1)->and($parting[0])->toMatchArray(['dial_divisions' => 284, 'dial' => '2 turns and 84', 'repeat' => 6])
+        ->and(array_column($plan['operations'], null, 'kind')['drill']['depth_mm'])->toEqualWithDelta(6 * 284 * 0.0254 + 1, 1e-9)
         ->and(objections($plan))->toBe([]);
 });
 

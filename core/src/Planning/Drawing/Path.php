@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Drawing;
+
+use MillStep\Core\Result;
+
+/** Straight lines from point to point, in millimetres, y upwards. */
+final readonly class Path extends Result
+{
+    /** @param  non-empty-list<array{float, float}>  $points */
+    public function __construct(public Style $style, public array $points, public bool $closed = false, public bool $hatched = false)
+    {
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => 'path', ...parent::toArray()];
+    }
+}
