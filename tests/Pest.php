@@ -4,4 +4,4 @@ declare(strict_types=1);
 
 use Tests\TestCase;
 
-pest()->extend(TestCase::class)->in('People', 'Competency', 'Learning', 'Practice', 'Assessment', 'Gate', 'Measure', 'Planning', 'Demo');
+pest()->extend(TestCase::class)->in('People', 'Competency', 'Learning', 'Practice', 'Assessment', 'Gate', 'Measure', 'Planning', 'Workshop', 'Demo');

@@ -15,14 +15,22 @@ use App\Learning\LessonFile;
 use App\People\Cohort;
 use App\People\Role;
 use App\People\User;
+use App\Planning\PlanKind;
+use App\Planning\SavePlan;
+use App\Workshop\AddDrillSet;
+use App\Workshop\Bar;
 use App\Workshop\Crib;
 use App\Workshop\Machine;
+use App\Workshop\MaterialRow;
 use App\Workshop\Part;
 use App\Workshop\Policy;
-use App\Workshop\Tool;
+use App\Workshop\SaveMachine;
+use App\Workshop\SaveTool;
+use App\Workshop\Service;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use MillStep\Core\Workshop\DrillSeries;
 use Symfony\Component\Yaml\Yaml;
 
 /** Lays out the demo shop from the files of database/demo, its history relative to today. */
@@ -34,8 +42,13 @@ final class DemoShop
 
     private const FOLDER = 'database/demo';
 
-    public function __construct(private readonly DemoHistory $history)
-    {
+    public function __construct(
+        private readonly DemoHistory $history,
+        private readonly AddDrillSet $addDrillSet,
+        private readonly SaveTool $saveTool,
+        private readonly SaveMachine $saveMachine,
+        private readonly SavePlan $savePlan,
+    ) {
     }
 
     public function load(): void
@@ -52,8 +65,12 @@ final class DemoShop
         $shop = $this->yaml('shop.yaml');
         Policy::query()->create(['settings' => $shop['policy'], 'in_force_from' => CarbonImmutable::now()->subYear()]);
         $this->cribs($shop['cribs']);
-        foreach ($shop['machines'] as $machine) {
-            Machine::query()->create([...array_diff_key($machine, ['crib' => true]), 'crib_id' => Crib::query()->where('slug', $machine['crib'])->value('id')]);
+        $this->machines($shop['machines']);
+        foreach ($shop['bars'] as $bar) {
+            Bar::query()->create($bar);
+        }
+        foreach ($shop['materials'] as $row) {
+            MaterialRow::query()->create(['key' => $row['key'], 'row' => $row]);
         }
         foreach ($shop['parts'] as $part) {
             Part::query()->create($part);
@@ -77,18 +94,45 @@ final class DemoShop
         return Yaml::parseFile(base_path(self::FOLDER.'/'.$file));
     }
 
-    /** @param  list<array{slug: string, name: string, from_mm: float, to_mm: float, step_mm: float}>  $cribs */
+    /** @param  list<array{slug: string, name: string, note?: string, sets?: list<array{series: string, edge?: 'normal'|'zero_rake'}>, tools?: list<array<string, mixed>>}>  $cribs */
     private function cribs(array $cribs): void
     {
         foreach ($cribs as $given) {
-            $crib = Crib::query()->create(['slug' => $given['slug'], 'name' => $given['name']]);
-            $count = (int) round(($given['to_mm'] - $given['from_mm']) / $given['step_mm']);
-            $tools = [];
-            for ($i = 0; $i <= $count; $i++) {
-                $size = rtrim(rtrim(number_format($given['from_mm'] + $i * $given['step_mm'], 2, '.', ''), '0'), '.');
-                $tools[] = ['crib_id' => $crib->id, 'kind' => 'drill', 'system' => 'metric', 'designation' => $size, 'diameter_mm' => $size];
+            $crib = Crib::query()->create(['slug' => $given['slug'], 'name' => $given['name'], 'note' => $given['note'] ?? null]);
+            foreach ($given['sets'] ?? [] as $set) {
+                ($this->addDrillSet)($crib, DrillSeries::from($set['series']), $set['edge'] ?? 'normal');
             }
-            Tool::query()->insert($tools);
+            foreach ($given['tools'] ?? [] as $tools) {
+                foreach ($tools['sizes'] as $size) {
+                    foreach ($tools['types'] ?? [null] as $type) {
+                        /** @var array{kind: string, size: string} $tool */
+                        $tool = [...array_diff_key($tools, ['sizes' => 0, 'types' => 0]), 'size' => $size, 'type' => $type];
+                        ($this->saveTool)($crib, $tool, 'mm');
+                    }
+                }
+            }
+        }
+    }
+
+    /** @param  list<array<string, mixed>>  $machines */
+    private function machines(array $machines): void
+    {
+        foreach ($machines as $given) {
+            $machine = ($this->saveMachine)(null, $given, $given['cribs'], $given['slug']);
+            if (($given['in_service'] ?? true) === false) {
+                Service::query()->create(['id' => (string) Str::uuid7(), 'machine_id' => $machine->id, 'in_service' => false, 'reason' => $given['service_note'], 'at' => CarbonImmutable::now()->subDays(5)->setTime(10, 20)]);
+                $machine->update(['in_service' => false, 'service_note' => $given['service_note']]);
+            }
+        }
+    }
+
+    /** The parts, planned by the shop lead. */
+    private function plans(User $lead): void
+    {
+        foreach (array_values($this->yaml('plans.yaml')) as $given) {
+            /** @var array{name: string, kind: PlanKind, request: array<string, mixed>} $plan */
+            $plan = [...$given, 'kind' => PlanKind::from($given['kind']), 'part_id' => Part::query()->where('slug', $given['part'])->valueOrFail('id')];
+            ($this->savePlan)((string) Str::uuid7(), $plan, $lead, 'mm');
         }
     }
 
@@ -150,6 +194,7 @@ final class DemoShop
                 $instructors[] = $user;
             }
         }
+        $this->plans(User::query()->where('role', Role::Lead)->firstOrFail());
         foreach ($people['cohorts'] as $given) {
             $startedOn = CarbonImmutable::now()->subDays($given['started_days_ago'])->startOfDay();
             $cohort = Cohort::query()->create(['name' => $given['name'], 'starts_on' => $startedOn]);

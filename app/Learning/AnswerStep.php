@@ -28,7 +28,7 @@ final class AnswerStep
     public function __invoke(Progress $progress, string $key, ?string $value, ?CarbonImmutable $at = null): Progress
     {
         return DB::transaction(function () use ($progress, $key, $value, $at): Progress {
-            $progress = Progress::query()->with(['lesson.part', 'lesson.machine.crib.tools', 'learner', 'holds'])->lockForUpdate()->findOrFail($progress->id);
+            $progress = Progress::query()->with(['lesson.part', 'lesson.machine.cribs.tools', 'learner', 'holds'])->lockForUpdate()->findOrFail($progress->id);
             $step = $progress->lesson->step($key);
             if ($step === null || ($progress->nextStep() !== $key && ! $progress->isDone($key))) {
                 throw Refusal::because('step_order', 'Steps are done in their order. Go back to the first open one.');

@@ -52,7 +52,7 @@ final class Lesson extends Model
 
     public static function current(string $code): self
     {
-        return self::query()->with(['part', 'machine.crib.tools'])->where('code', $code)->latest('version')->firstOrFail();
+        return self::query()->with(['part', 'machine.cribs.tools'])->where('code', $code)->latest('version')->firstOrFail();
     }
 
     /** @return Step|null */

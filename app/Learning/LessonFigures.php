@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Learning;
 
+use App\Workshop\MaterialRow;
 use App\Workshop\Policy;
 use MillStep\Core\Exception\CoreException;
 use MillStep\Core\Exception\Impossible;
@@ -36,16 +37,17 @@ final class LessonFigures
         if ($lesson->part === null || $lesson->machine === null || $lesson->hole === null) {
             return null;
         }
-        if ($lesson->machine->crib === null || $lesson->machine->speeds() === null) {
-            throw Impossible::because('machine', "{$lesson->machine->name} has no crib or no spindle speeds on record; add them in the workshop.");
+        $tools = $lesson->machine->tools();
+        if (! $tools->hasDrills() || $lesson->machine->speeds() === null) {
+            throw Impossible::because('machine', "{$lesson->machine->name} has no drills or no spindle speeds on record; add them in the workshop.");
         }
 
         return BoundHole::of(HolePlan::fromFields(Fields::of([
-            'material' => $lesson->part->material,
+            'material' => MaterialRow::forCore($lesson->part->material),
             'thickness_mm' => $lesson->part->thickness_mm,
             'hole' => ['purpose' => 'plain', 'diameter_mm' => $lesson->part->hole($lesson->hole)['diameter_mm'], 'through' => true],
             'machine' => $lesson->machine->spec(),
-            'crib' => $lesson->machine->crib->spec(),
+            'crib' => $tools->spec(),
             'policy' => Policy::settingsInForce(),
         ])));
     }

@@ -6,13 +6,18 @@ namespace App\Workshop;
 
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
+ * A set of tools that lies together.
+ *
  * @property int $id
  * @property string $slug
  * @property string $name
+ * @property string|null $note
  * @property Collection<int, Tool> $tools
+ * @property Collection<int, Machine> $machines
  */
 final class Crib extends Model
 {
@@ -20,17 +25,23 @@ final class Crib extends Model
 
     protected $guarded = [];
 
+    public function getRouteKeyName(): string
+    {
+        return 'slug';
+    }
+
     /** @return HasMany<Tool, $this> */
     public function tools(): HasMany
     {
-        return $this->hasMany(Tool::class);
+        $tools = $this->hasMany(Tool::class);
+        $tools->orderBy('kind')->orderBy('diameter_mm')->orderBy('id');
+
+        return $tools;
     }
 
-    /** @return array<string, mixed> as the core's plans read it */
-    public function spec(): array
+    /** @return BelongsToMany<Machine, $this> */
+    public function machines(): BelongsToMany
     {
-        return ['drills' => array_values($this->tools->where('kind', 'drill')->where('condition', 'sharp')->map(static fn (Tool $tool): array => [
-            'designation' => $tool->designation, 'diameter_mm' => (float) $tool->diameter_mm, 'edge' => $tool->edge,
-        ])->all())];
+        return $this->belongsToMany(Machine::class, 'workshop_crib_machine');
     }
 }

@@ -7,8 +7,8 @@ namespace App\Workshop;
 use App\Competency\Permit;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
 use MillStep\Core\Workshop\Speeds;
 
 /**
@@ -17,18 +17,27 @@ use MillStep\Core\Workshop\Speeds;
  * @property string $name
  * @property string $kind
  * @property non-empty-list<float>|null $speeds_rpm
+ * @property list<string>|null $speed_names
  * @property float|null $min_rpm
  * @property float|null $max_rpm
  * @property string|null $speed_change
  * @property array{unit: 'mm'|'in', graduation_mm: float, travel_mm: float}|null $depth_scale
  * @property float|null $chuck_max_mm
+ * @property float|null $through_bore_mm
+ * @property array{graduation_mm: float, divisions_per_turn: int, reads_diameter: bool}|null $dial
+ * @property array{graduation_mm: float, divisions_per_turn: int, reads_diameter: bool}|null $cross_dial
+ * @property int|null $taper
  * @property bool $in_service
  * @property string|null $service_note
- * @property Crib|null $crib
+ * @property Collection<int, Crib> $cribs
  * @property Collection<int, Permit> $permits
+ * @property Collection<int, Service> $services
  */
 final class Machine extends Model
 {
+    /** What a workshop file and a machine's form hold of it. */
+    public const FIELDS = ['name', 'kind', 'speeds_rpm', 'speed_names', 'min_rpm', 'max_rpm', 'speed_change', 'depth_scale', 'chuck_max_mm', 'through_bore_mm', 'dial', 'cross_dial', 'taper'];
+
     protected $table = 'workshop_machines';
 
     protected $guarded = [];
@@ -37,10 +46,14 @@ final class Machine extends Model
     {
         return [
             'speeds_rpm' => 'array',
+            'speed_names' => 'array',
             'min_rpm' => 'float',
             'max_rpm' => 'float',
             'depth_scale' => 'array',
             'chuck_max_mm' => 'float',
+            'through_bore_mm' => 'float',
+            'dial' => 'array',
+            'cross_dial' => 'array',
             'in_service' => 'boolean',
         ];
     }
@@ -50,10 +63,22 @@ final class Machine extends Model
         return 'slug';
     }
 
-    /** @return BelongsTo<Crib, $this> */
-    public function crib(): BelongsTo
+    /** @return BelongsToMany<Crib, $this> */
+    public function cribs(): BelongsToMany
     {
-        return $this->belongsTo(Crib::class);
+        $cribs = $this->belongsToMany(Crib::class, 'workshop_crib_machine');
+        $cribs->orderBy('workshop_cribs.id');
+
+        return $cribs;
+    }
+
+    /** @return HasMany<Service, $this> the latest first */
+    public function services(): HasMany
+    {
+        $services = $this->hasMany(Service::class);
+        $services->orderByDesc('at')->orderByDesc('id');
+
+        return $services;
     }
 
     /**
@@ -69,17 +94,7 @@ final class Machine extends Model
     /** @return array<string, mixed> as the core's plans read it */
     public function spec(): array
     {
-        return array_filter([
-            'name' => $this->name,
-            'kind' => $this->kind,
-            'speeds_rpm' => $this->speeds_rpm,
-            'min_rpm' => $this->min_rpm,
-            'max_rpm' => $this->max_rpm,
-            'speed_change' => $this->speed_change,
-            'depth_scale' => $this->depth_scale,
-            'chuck_max_mm' => $this->chuck_max_mm,
-            'in_service' => $this->in_service,
-        ], static fn (mixed $part): bool => $part !== null);
+        return array_filter([...$this->only(self::FIELDS), 'in_service' => $this->in_service], static fn (mixed $part): bool => $part !== null);
     }
 
     /** Null for what has no spindle speeds of its own, a marking-out table for one. */
@@ -90,5 +105,16 @@ final class Machine extends Model
             $this->min_rpm !== null && $this->max_rpm !== null => Speeds::range($this->min_rpm, $this->max_rpm),
             default => null,
         };
+    }
+
+    /** The cribs beside it, laid together. */
+    public function tools(): ToolsAtHand
+    {
+        return ToolsAtHand::of($this->cribs);
+    }
+
+    public function cribNames(): string
+    {
+        return $this->cribs->pluck('name')->implode(', ');
     }
 }

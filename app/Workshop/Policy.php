@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\People\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use MillStep\Core\Fields;
 use MillStep\Core\Workshop\ShopPolicy;
 
@@ -14,6 +16,8 @@ use MillStep\Core\Workshop\ShopPolicy;
  *
  * @property int $id
  * @property array<string, mixed> $settings
+ * @property string|null $note
+ * @property User|null $by
  * @property CarbonImmutable $in_force_from
  */
 final class Policy extends Model
@@ -42,6 +46,18 @@ final class Policy extends Model
     /** @return array<string, mixed> as they are stored, for the core's plans */
     public static function settingsInForce(): array
     {
-        return self::query()->where('in_force_from', '<=', CarbonImmutable::now())->latest('in_force_from')->latest('id')->first()->settings ?? [];
+        return self::current()->settings ?? [];
+    }
+
+    /** Null where the shop has not set anything yet. */
+    public static function current(): ?self
+    {
+        return self::query()->where('in_force_from', '<=', CarbonImmutable::now())->latest('in_force_from')->latest('id')->first();
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function by(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'set_by');
     }
 }

@@ -5,21 +5,52 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
+ * A tool of a crib. `details` holds what only its kind has: `thread` and `type` of a tap, `method` of a reamer,
+ * `taper` and `flute_length_mm` of a drill, `diameters_mm` of a step drill, `gauge` of a gauge.
+ *
  * @property int $id
  * @property string $kind
- * @property string $system
  * @property string $designation
- * @property string $diameter_mm decimal
- * @property string $edge
- * @property string $condition
+ * @property string|null $diameter_mm decimal
+ * @property 'normal'|'zero_rake' $edge
+ * @property 'good'|'dull'|'worn_out'|'lost' $condition
+ * @property array{thread?: string, type?: string, method?: string, taper?: int, flute_length_mm?: float, diameters_mm?: list<float>, gauge?: string} $details
+ * @property Crib $crib
  */
 final class Tool extends Model
 {
+    public const KINDS = ['drill', 'step_drill', 'tap', 'reamer', 'centre_drill', 'parallel', 'gauge'];
+
+    public const CONDITIONS = ['good', 'dull', 'worn_out', 'lost'];
+
     public $timestamps = false;
 
     protected $table = 'workshop_tools';
 
     protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['details' => 'array'];
+    }
+
+    /** @return BelongsTo<Crib, $this> */
+    public function crib(): BelongsTo
+    {
+        return $this->belongsTo(Crib::class);
+    }
+
+    public function diameter(): ?float
+    {
+        return $this->diameter_mm === null ? null : (float) $this->diameter_mm;
+    }
+
+    /** Only what is fit to use goes into plans. */
+    public function fit(): bool
+    {
+        return $this->condition === 'good';
+    }
 }

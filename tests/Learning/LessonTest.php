@@ -19,9 +19,9 @@ beforeEach(function (): void {
 it('computes its figures for this machine, crib and part', function (): void {
     $figures = $this->getJson('/api/learning/lessons/C6')->json('figures');
     expect($figures['pilot.drill'])->toMatchArray(['name' => '2', 'rule' => 'pilot.web'])
-        ->and($figures['pilot.speed'])->toMatchArray(['value_rpm' => 1400, 'rule' => 'speed.capped', 'teaching_value' => true])
-        ->and($figures['final.speed'])->toMatchArray(['value_rpm' => 500, 'rule' => 'speed.ok'])
-        ->and($figures['final.point']['value_mm'])->toEqualWithDelta(4.5 / tan(deg2rad(59)), 1e-9)
+        ->and($figures['pilot.speed'])->toMatchArray(['unit' => 'rpm', 'value' => 1400, 'rule' => 'speed.capped', 'teaching_value' => true])
+        ->and($figures['final.speed'])->toMatchArray(['unit' => 'rpm', 'value' => 500, 'rule' => 'speed.ok'])
+        ->and($figures['final.point']['value'])->toEqualWithDelta(4.5 / tan(deg2rad(59)), 1e-9)
         ->and($figures)->not->toHaveKey('depth.reading');
 });
 
@@ -71,7 +71,7 @@ it('judges readings, keeps what was typed, and is completed once', function (): 
     answer($this, 'touch', 'twelve')->assertUnprocessable()->assertJsonPath('code', 'invalid_input');
     answer($this, 'touch', '55')->assertJsonPath('steps.5.answer.verdict', 'out');
     answer($this, 'touch', '0')->assertJsonPath('steps.5.answer.verdict', 'in');
-    expect(answer($this, 'touch', '1/2 in')->json('figures')['depth.reading']['value_mm'])->toEqualWithDelta(12.7 + 8 + 4.5 / tan(deg2rad(59)) + 1, 1e-9);
+    expect(answer($this, 'touch', '1/2 in')->json('figures')['depth.reading']['value'])->toEqualWithDelta(12.7 + 8 + 4.5 / tan(deg2rad(59)) + 1, 1e-9);
     answer($this, 'depth', '23')->assertJsonPath('steps.6.answer.verdict', 'out');
     answer($this, 'depth', '24.5')->assertJsonPath('steps.6.answer.verdict', 'in');
     answer($this, 'through');

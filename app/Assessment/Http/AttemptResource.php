@@ -6,6 +6,7 @@ namespace App\Assessment\Http;
 
 use App\Assessment\Attempt;
 use App\Assessment\Scoring;
+use App\Planning\Attachment;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -35,6 +36,7 @@ final class AttemptResource extends JsonResource
                 'machine' => $this->sheet->machine->name,
                 'pass_mark_percent' => $this->sheet->pass_mark_percent,
             ],
+            'plans' => Attachment::plansOf('sheet', $this->sheet->code),
             'criteria' => array_map(fn (array $criterion): array => [
                 ...$criterion,
                 ...($criterion['kind'] === 'measured' ? $scoring->limits($this->resource, $criterion) : []),

@@ -8,6 +8,7 @@ use App\Learning\HoldPoint;
 use App\Learning\Lesson;
 use App\Learning\LessonFigures;
 use App\Learning\Progress;
+use App\Planning\Attachment;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use MillStep\Core\Exception\CoreException;
@@ -36,6 +37,7 @@ final class LessonResource extends JsonResource
             'machine' => $this->machine(),
             'steps' => array_map($this->step(...), $this->lesson->steps),
             ...$this->figures(),
+            'plans' => Attachment::plansOf('lesson', $this->lesson->code),
             'progress' => $this->progress === null ? null : [
                 'id' => $this->progress->id,
                 'next' => $this->progress->nextStep(),
@@ -73,7 +75,7 @@ final class LessonResource extends JsonResource
             'speeds_rpm' => $machine->speeds_rpm,
             'speed_change' => $machine->speed_change,
             'depth_scale' => $machine->depth_scale,
-            'crib' => $machine->crib?->name,
+            'crib' => $machine->cribNames(),
             'in_service' => $machine->in_service,
         ];
     }

@@ -4,21 +4,41 @@ declare(strict_types=1);
 
 namespace App\Workshop\Http;
 
+use App\People\User;
+use App\Workshop\ChangeService;
+use App\Workshop\Http\Requests\MachineRequest;
 use App\Workshop\Machine;
+use App\Workshop\SaveMachine;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 
 final class MachineController
 {
+    private const WITH = ['permits', 'cribs', 'services.by'];
+
     public function index(): JsonResponse
     {
-        return new JsonResponse(Machine::query()->with(['permits', 'crib'])->orderBy('id')->get()->map(static fn (Machine $machine): array => [
-            'slug' => $machine->slug,
-            'name' => $machine->name,
-            'kind' => $machine->kind,
-            'crib' => $machine->crib?->name,
-            'in_service' => $machine->in_service,
-            'service_note' => $machine->service_note,
-            'permits' => $machine->permits->map(static fn ($permit): array => ['code' => $permit->code, 'name' => $permit->name])->all(),
-        ]));
+        return MachineResource::collection(Machine::query()->with(self::WITH)->orderBy('id')->get())->response();
+    }
+
+    public function store(MachineRequest $request, SaveMachine $save, #[CurrentUser] User $user): JsonResponse
+    {
+        $machine = $save(null, $request->fields($user), $request->cribs());
+
+        return (new MachineResource($machine->load(self::WITH)))->response()->setStatusCode(201);
+    }
+
+    public function update(MachineRequest $request, Machine $machine, SaveMachine $save, #[CurrentUser] User $user): MachineResource
+    {
+        return new MachineResource($save($machine, $request->fields($user), $request->cribs())->load(self::WITH));
+    }
+
+    public function service(Request $request, Machine $machine, ChangeService $change, #[CurrentUser] User $user): MachineResource
+    {
+        /** @var array{id: string, in_service: bool, reason: string} $given */
+        $given = $request->validate(['id' => ['required', 'uuid'], 'in_service' => ['required', 'boolean'], 'reason' => ['required', 'string', 'min:5', 'max:240']]);
+
+        return new MachineResource($change($machine, $given['in_service'], $given['reason'], $user, $given['id'])->load(self::WITH));
     }
 }

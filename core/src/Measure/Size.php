@@ -12,6 +12,8 @@ final readonly class Size extends Result
 {
     private const GREATEST_MM = 100;
 
+    private const LONGEST_MM = 10_000;
+
     private const DECIMAL = '(?:\d{1,6}(?:[.,]\d{0,15})?|[.,]\d{1,15})';
 
     private const INCH = '(?:"|inch|in)';
@@ -32,6 +34,34 @@ final readonly class Size extends Result
      */
     public static function parse(string $text, string $defaultUnit = 'mm'): self
     {
+        $size = self::understand($text, $defaultUnit);
+
+        return $size->diameter->isAtMost(Length::mm(self::GREATEST_MM)) ? $size
+            : throw self::refusal(trim($text), sprintf('is %.1f mm; sizes go up to 100 mm.', $size->diameter->inMm()));
+    }
+
+    /**
+     * A length of stock, written as a size is, and as long as stock comes.
+     *
+     * @param  'mm'|'in'  $defaultUnit
+     *
+     * @throws InvalidInput with field `text` when it is no length, is zero or is over 10 m
+     */
+    public static function length(string $text, string $defaultUnit = 'mm'): self
+    {
+        $size = self::understand($text, $defaultUnit);
+
+        return $size->diameter->isAtMost(Length::mm(self::LONGEST_MM)) ? $size
+            : throw self::refusal(trim($text), 'is longer than 10 m.');
+    }
+
+    /**
+     * @param  'mm'|'in'  $defaultUnit
+     *
+     * @throws InvalidInput
+     */
+    private static function understand(string $text, string $defaultUnit): self
+    {
         $said = trim($text);
         $size = strlen($said) > 40 ? null : self::named($said) ?? self::fraction($said) ?? self::decimal($said, $defaultUnit);
         if ($size === null) {
@@ -39,9 +69,6 @@ final readonly class Size extends Result
         }
         if (! $size->diameter->isPositive()) {
             throw self::refusal($said, 'is zero; a size must be greater than 0.');
-        }
-        if ($size->diameter->isGreaterThan(Length::mm(self::GREATEST_MM))) {
-            throw self::refusal($said, sprintf('is %.1f mm; sizes go up to 100 mm.', $size->diameter->inMm()));
         }
 
         return $size;

@@ -1364,7 +1364,256 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
-  '/api/planning/hole': {
+  '/api/planning/choices': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Lessons, sheets and parts that a plan may belong to */
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description PlanChoices */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlanChoices'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/planning/plans': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Saved plans that one may see */
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description SavedPlans */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedPlans'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/planning/plans/{first}/compared-with/{second}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Two saved plans side by side */
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          first: string;
+          second: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description PlansCompared */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlansCompared'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    put?: never;
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/planning/plans/{plan}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** A saved plan, planned anew */
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          plan: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description SavedPlan */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedPlan'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    /** Save a plan under its id; again changes it */
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          plan: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SavePlan'];
+        };
+      };
+      responses: {
+        /** @description SavedPlan */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedPlan'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    post?: never;
+    /** Remove a plan */
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          plan: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description Done */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/planning/plans/{plan}/restoration': {
     parameters: {
       query?: never;
       header?: never;
@@ -1373,7 +1622,54 @@ export interface paths {
     };
     get?: never;
     put?: never;
-    /** Plan a hole for a machine of this shop */
+    /** Take a removal back */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          plan: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description SavedPlan */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedPlan'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/planning/policy-preview': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** What a changed policy would do to a saved plan */
     post: {
       parameters: {
         query?: never;
@@ -1383,17 +1679,220 @@ export interface paths {
       };
       requestBody: {
         content: {
-          'application/json': components['schemas']['HoleWanted'];
+          'application/json': components['schemas']['PolicyPreview'];
         };
       };
       responses: {
-        /** @description Plan */
+        /** @description PlanChanges */
         200: {
           headers: {
             [name: string]: unknown;
           };
           content: {
-            'application/json': components['schemas']['Plan'];
+            'application/json': components['schemas']['PlanChanges'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/planning/{kind}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Plan a hole, a layout or a batch for this shop */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          kind: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PlanWanted'];
+        };
+      };
+      responses: {
+        /** @description PlanAnswer */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlanAnswer'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/planning/{kind}/answers': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Judge one figure that was worked out */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          kind: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PlanFigureAnswer'];
+        };
+      };
+      responses: {
+        /** @description PlanFigureJudged */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlanFigureJudged'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/planning/{kind}/files/{format}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The drawing as SVG or DXF, the table as CSV */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          kind: string;
+          format: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PlanWanted'];
+        };
+      };
+      responses: {
+        /** @description Done */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/planning/{kind}/questions': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** The same plan with its answers hidden */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          kind: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PlanWanted'];
+        };
+      };
+      responses: {
+        /** @description PlanQuestions */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['PlanQuestions'];
           };
         };
         /** @description Refused */
@@ -1560,6 +2059,467 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/workshop/bars': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** Round bar in stock */
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description Bars */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Bars'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    put?: never;
+    /** Add a bar, or say how many there are */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['BarWanted'];
+        };
+      };
+      responses: {
+        /** @description Bar */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Bar'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/workshop/bars/{bar}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    /** Remove a bar */
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          bar: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description Done */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/workshop/cribs': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** All cribs with their tools */
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description Cribs */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Cribs'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    put?: never;
+    /** A new crib */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CribWanted'];
+        };
+      };
+      responses: {
+        /** @description Crib */
+        201: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Crib'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/workshop/cribs/{crib}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Rename a crib */
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          crib: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['CribWanted'];
+        };
+      };
+      responses: {
+        /** @description Crib */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Crib'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    post?: never;
+    /** Remove a crib and its tools */
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          crib: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description Done */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/workshop/cribs/{crib}/sets': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Add a standard set of drills */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          crib: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['SetWanted'];
+        };
+      };
+      responses: {
+        /** @description Crib */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Crib'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/workshop/cribs/{crib}/tools': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Add one tool */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          crib: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ToolWanted'];
+        };
+      };
+      responses: {
+        /** @description Crib */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Crib'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/workshop/file': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The workshop as one JSON file (public/schemas/workshop-1.json) */
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description WorkshopFile */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WorkshopFile'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    put?: never;
+    /** Bring a workshop file in, or only say what it would change */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['WorkshopImport'];
+        };
+      };
+      responses: {
+        /** @description WorkshopOutcome */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['WorkshopOutcome'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
   '/api/workshop/machines': {
     parameters: {
       query?: never;
@@ -1598,7 +2558,142 @@ export interface paths {
       };
     };
     put?: never;
+    /** Write down a new machine */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['MachineWanted'];
+        };
+      };
+      responses: {
+        /** @description Machine */
+        201: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Machine'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/workshop/machines/{machine}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Change a machine */
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          machine: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['MachineWanted'];
+        };
+      };
+      responses: {
+        /** @description Machine */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Machine'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
     post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/workshop/machines/{machine}/service': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    /** Take a machine out of service or put it back */
+    post: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          machine: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ServiceWanted'];
+        };
+      };
+      responses: {
+        /** @description Machine */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Machine'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
     delete?: never;
     options?: never;
     head?: never;
@@ -1612,7 +2707,7 @@ export interface paths {
       path?: never;
       cookie?: never;
     };
-    /** The materials that the core knows */
+    /** The materials of the core, the shop's own rows among them */
     get: {
       parameters: {
         query?: never;
@@ -1650,6 +2745,262 @@ export interface paths {
     patch?: never;
     trace?: never;
   };
+  '/api/workshop/materials/{key}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    /** Write down a row of the shop's own */
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          key: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['MaterialWanted'];
+        };
+      };
+      responses: {
+        /** @description Material */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Material'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/workshop/materials/{material}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    /** Remove a row of the shop's own */
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          material: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description Done */
+        204: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content?: never;
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/workshop/policy': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    /** The policy in force, what can be set, and what was changed */
+    get: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description Policy */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Policy'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    /** Put a changed policy in force */
+    put: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path?: never;
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['PolicyWanted'];
+        };
+      };
+      responses: {
+        /** @description Policy */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Policy'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    post?: never;
+    delete?: never;
+    options?: never;
+    head?: never;
+    patch?: never;
+    trace?: never;
+  };
+  '/api/workshop/tools/{tool}': {
+    parameters: {
+      query?: never;
+      header?: never;
+      path?: never;
+      cookie?: never;
+    };
+    get?: never;
+    put?: never;
+    post?: never;
+    /** Remove a tool */
+    delete: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          tool: string;
+        };
+        cookie?: never;
+      };
+      requestBody?: never;
+      responses: {
+        /** @description Crib */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Crib'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    options?: never;
+    head?: never;
+    /** Say in which condition a tool is */
+    patch: {
+      parameters: {
+        query?: never;
+        header?: never;
+        path: {
+          tool: string;
+        };
+        cookie?: never;
+      };
+      requestBody: {
+        content: {
+          'application/json': components['schemas']['ToolCondition'];
+        };
+      };
+      responses: {
+        /** @description Crib */
+        200: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Crib'];
+          };
+        };
+        /** @description Refused */
+        default: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['Problem'];
+          };
+        };
+      };
+    };
+    trace?: never;
+  };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1664,6 +3015,7 @@ export interface components {
       };
     };
     AssessmentAttempt: {
+      plans: components['schemas']['PlanLink'][];
       id: string;
       learner: components['schemas']['PersonName'];
       assessor: string;
@@ -1718,10 +3070,70 @@ export interface components {
         diameter_mm?: number;
       } | null;
     };
+    Bar: {
+      id: number;
+      material: string;
+      diameter_mm: number;
+      length_mm: number;
+      count: number;
+    };
+    BarWanted: {
+      material: string;
+      diameter: string;
+      length: string;
+      count: number | string;
+    };
+    Bars: components['schemas']['Bar'][];
+    Batch: {
+      count: number;
+      move_mm?: number;
+      dial_divisions?: number | null;
+      drilled_full_depth_mm?: number;
+      drilled_total_depth_mm?: number;
+      bar_used_mm?: number;
+      most_at_once?: number;
+      overhang_mm: number;
+      overhang_ratio: number;
+      overhang_allowed_mm: number;
+      /** @enum {string} */
+      overhang_verdict: 'unsupported_ok' | 'support_needed';
+      advice: string[];
+      blank_mm: number;
+      goes_through_spindle: boolean | null;
+    };
+    /** @enum {string} */
+    ChipForm: 'long_curly' | 'short' | 'stringy' | 'powder' | 'crumbling';
     Choice: {
       id: string;
       text: string;
     };
+    ClassBars: {
+      blank_mm: number;
+      learners: number;
+      stock: {
+        length_mm: number;
+        in_stock: number;
+        bars: number | null;
+        layout: number[][];
+        waste_mm: number | null;
+        enough: boolean;
+        fault: string | null;
+      }[];
+    };
+    /** @enum {string} */
+    Condition: 'good' | 'dull' | 'worn_out' | 'lost';
+    Crib: {
+      slug: string;
+      name: string;
+      note: string | null;
+      machines: string[];
+      tools: components['schemas']['Tool'][];
+    };
+    CribWanted: {
+      name: string;
+      note?: string | null;
+    };
+    Cribs: components['schemas']['Crib'][];
     Criterion: {
       id: string;
       /** @enum {string} */
@@ -1759,24 +3171,62 @@ export interface components {
       role: string;
       code: string;
     }[];
+    DepthScale: {
+      unit: components['schemas']['Units'];
+      graduation_mm: number;
+      travel_mm?: number;
+    };
     DeviceToken: {
       token: string;
     };
+    Dial: {
+      graduation_mm: number;
+      divisions_per_turn: number;
+      reads_diameter: boolean;
+    };
+    Drawing: {
+      title: string;
+      min_x: number;
+      min_y: number;
+      max_x: number;
+      max_y: number;
+      text_mm: number;
+      shapes: components['schemas']['DrawingShape'][];
+    };
+    DrawingShape: {
+      /** @enum {string} */
+      kind: 'path' | 'circle' | 'text';
+      /** @enum {string} */
+      style?: 'outline' | 'thin' | 'centre' | 'hidden' | 'thread' | 'tool' | 'fault' | 'dimension' | 'arrow';
+      points?: number[][];
+      closed?: boolean;
+      hatched?: boolean;
+      x?: number;
+      y?: number;
+      radius?: number;
+      /** @enum {string} */
+      anchor?: 'start' | 'middle' | 'end';
+      before?: string;
+      length_mm?: number | null;
+      upright?: boolean;
+    };
+    /** @enum {string} */
+    DrillSeries: 'metric_half' | 'metric_tenth' | 'sixty_fourths' | 'number' | 'letter';
+    /** @enum {string} */
+    Edge: 'normal' | 'zero_rake';
     Figure: {
       key: string;
-      /** @enum {string} */
-      kind: 'length' | 'drill' | 'speed' | 'text';
-      value_mm: number | null;
-      value_rpm: number | null;
+      /** @enum {string|null} */
+      unit: 'mm' | 'rpm' | 'mm_rev' | 's' | 'nm' | 'percent' | 'divisions' | null;
+      value: number | null;
       name: string | null;
       rule: string;
       formula: string;
-      terms:
-        | {
-            [key: string]: number | string;
-          }
-        | string[];
+      terms: {
+        [key: string]: number | string;
+      };
       teaching_value: boolean;
+      unsure: string | null;
     };
     GateAnswer: {
       id: string;
@@ -1812,15 +3262,30 @@ export interface components {
       type: 'suspended' | 'incident_hold' | 'revoked' | 'reinstated';
       reason: string;
     };
-    HoleWanted: {
-      machine: string;
-      material: string;
-      thickness: string;
-      /** @enum {string} */
-      purpose: 'plain' | 'clearance' | 'tapped' | 'reamed';
-      size: string;
-      through: boolean;
-      depth?: string | null;
+    Layout: {
+      count: number;
+      holes: components['schemas']['LayoutHole'][];
+      edge_wanted_mm: number;
+      least_edge_mm: number;
+      ligament_mm: number | null;
+      missing: string[];
+      ready: boolean;
+    };
+    LayoutHole: {
+      name: string;
+      x_mm: number;
+      y_mm: number;
+      datum_x_mm: number;
+      datum_y_mm: number;
+      edge_mm: number;
+      edge_ok: boolean;
+      x_setting: components['schemas']['LayoutSetting'];
+      y_setting: components['schemas']['LayoutSetting'];
+    };
+    LayoutSetting: {
+      value_mm: number;
+      error_mm: number;
+      pieces_mm: number[];
     };
     LearnerRecord: {
       learner: {
@@ -1875,6 +3340,7 @@ export interface components {
         in_service: boolean;
       };
       steps: components['schemas']['LessonStep'][];
+      plans: components['schemas']['PlanLink'][];
       figures: {
         [key: string]: components['schemas']['Figure'];
       };
@@ -1917,15 +3383,59 @@ export interface components {
       body: string;
       sent_at: string;
     }[];
-    Machines: {
+    Machine: {
       slug: string;
       name: string;
-      kind: string;
-      crib: string | null;
+      kind: components['schemas']['MachineKind'];
+      speeds_rpm: number[] | null;
+      speed_names: string[] | null;
+      min_rpm: number | null;
+      max_rpm: number | null;
+      speed_change: components['schemas']['SpeedChange'] | null;
+      depth_scale: components['schemas']['DepthScale'] | null;
+      chuck_max_mm: number | null;
+      through_bore_mm: number | null;
+      dial: components['schemas']['Dial'] | null;
+      cross_dial: components['schemas']['Dial'] | null;
+      taper: number | null;
       in_service: boolean;
       service_note: string | null;
+      cribs: {
+        slug: string;
+        name: string;
+      }[];
       permits: components['schemas']['PermitName'][];
-    }[];
+      services: {
+        in_service: boolean;
+        reason: string;
+        by: string | null;
+        at: string;
+      }[];
+    };
+    /** @enum {string} */
+    MachineKind: 'bench_drill_press' | 'floor_drill_press' | 'lathe' | 'hand_drill' | 'bench';
+    MachineWanted: {
+      name: string;
+      kind: components['schemas']['MachineKind'];
+      cribs: string[];
+      speeds?: string | null;
+      speed_names?: string | null;
+      min_rpm?: string | number | null;
+      max_rpm?: string | number | null;
+      speed_change?: string | null;
+      scale_unit?: string | null;
+      scale_graduation?: string | null;
+      scale_travel?: string | null;
+      chuck_max?: string | null;
+      through_bore?: string | null;
+      dial_graduation?: string | null;
+      dial_divisions?: string | number | null;
+      cross_graduation?: string | null;
+      cross_divisions?: string | number | null;
+      cross_reads_diameter?: boolean;
+      taper?: string | number | null;
+    };
+    Machines: components['schemas']['Machine'][];
     Mark: {
       /** @enum {string|null} */
       result?: 'met' | 'prompted' | 'not_met' | 'not_seen' | null;
@@ -1933,11 +3443,38 @@ export interface components {
       dx?: string | null;
       dy?: string | null;
     };
-    Materials: {
+    Material: {
       key: string;
       name: string;
-      group: string;
-    }[];
+      group: components['schemas']['MaterialGroup'];
+      cutting_speed_m_min: number;
+      cutting_force_n_mm2: number;
+      point_angle_deg: number;
+      chip_form: components['schemas']['ChipForm'];
+      lubricant: string;
+      lubricant_to_avoid: string;
+      grabs: boolean;
+      edge: components['schemas']['Edge'];
+      own: boolean;
+      unsure: {
+        [key: string]: string;
+      };
+    };
+    /** @enum {string} */
+    MaterialGroup: 'steel' | 'stainless' | 'cast_iron' | 'aluminium' | 'copper_alloy' | 'plastic' | 'wood';
+    MaterialWanted: {
+      name: string;
+      group: components['schemas']['MaterialGroup'];
+      cutting_speed_m_min: number | string;
+      cutting_force_n_mm2: number | string;
+      point_angle_deg: number | string;
+      chip_form: components['schemas']['ChipForm'];
+      lubricant: string;
+      lubricant_to_avoid?: string;
+      grabs: boolean;
+      edge: components['schemas']['Edge'];
+    };
+    Materials: components['schemas']['Material'][];
     Me: {
       person: components['schemas']['Person'] | null;
       demo: boolean;
@@ -2043,6 +3580,7 @@ export interface components {
       holding: {
         [key: string]: unknown;
       } | null;
+      holding_figure: components['schemas']['Figure'] | null;
       warnings: string[];
       missing: string[];
       setups: {
@@ -2050,18 +3588,119 @@ export interface components {
       }[];
       time_s: number;
       ready: boolean;
+      batch?: components['schemas']['Batch'];
+    };
+    PlanAnswer: {
+      heading: components['schemas']['PlanHeading'];
+      plan?: components['schemas']['Plan'];
+      layout?: components['schemas']['Layout'];
+      drawing: components['schemas']['Drawing'] | null;
+      bars?: components['schemas']['ClassBars'] | null;
+    };
+    PlanChange: {
+      field: string;
+      before: string | number | null;
+      after: string | number | null;
+    };
+    PlanChanges: {
+      operations: {
+        kind: components['schemas']['PlanStepKind'];
+        /** @enum {string} */
+        state: 'same' | 'changed' | 'added' | 'removed';
+        before: string | null;
+        after: string | null;
+        changes: components['schemas']['PlanChange'][];
+      }[];
+      missing_before: string[];
+      missing_after: string[];
+      time_before_s: number;
+      time_after_s: number;
+      count: number;
+    };
+    PlanChoices: {
+      lessons: {
+        code: string;
+        title: string;
+      }[];
+      sheets: {
+        code: string;
+        title: string;
+      }[];
+      parts: {
+        slug: string;
+        name: string;
+        stock: string;
+      }[];
+    };
+    PlanEntry: {
+      id: string;
+      name: string;
+      kind: components['schemas']['PlanKind'];
+      what: string;
+      machine: string | null;
+      ready: boolean;
+      part: string | null;
+      owner: string;
+      saved_at: string;
+      yours: boolean;
+    };
+    PlanFigureAnswer: {
+      key: string;
+      answer?: string;
+      give_up?: boolean;
+    } & {
+      [key: string]: unknown;
+    };
+    PlanFigureJudged: {
+      right: boolean;
+      figure: components['schemas']['Figure'] | null;
+    };
+    PlanHeading: {
+      what: string;
+      machine?: string;
+      cribs?: string;
+      material?: string;
+    };
+    /** @enum {string} */
+    PlanKind: 'hole' | 'layout' | 'lathe';
+    PlanLink: {
+      id: string;
+      name: string;
+      kind: components['schemas']['PlanKind'];
+    };
+    PlanQuestion: {
+      key: string;
+      operation: number;
+      kind: components['schemas']['PlanStepKind'];
+      /** @enum {string} */
+      field: 'diameter_mm' | 'rpm' | 'total_depth_mm' | 'reading_mm' | 'dial_divisions';
+      /** @enum {string} */
+      unit: 'mm' | 'rpm' | 'divisions';
+    };
+    PlanQuestions: {
+      heading: components['schemas']['PlanHeading'];
+      questions: components['schemas']['PlanQuestion'][];
+      operations: {
+        kind: components['schemas']['PlanStepKind'];
+        tool: string | null;
+        cautions: string[];
+        lubricant: string | null;
+      }[];
+      missing: string[];
     };
     PlanStep: {
-      kind: string;
+      kind: components['schemas']['PlanStepKind'];
       tool: string;
       why: string;
       cautions: string[];
       diameter_mm?: number;
       rpm?: number;
+      setting?: string;
       feed_mm_rev?: number;
       depth_mm?: number;
       total_depth_mm?: number;
       reading_mm?: number;
+      scale?: string;
       pecks?: {
         to_depth_mm: number;
         reading_mm: number;
@@ -2069,13 +3708,79 @@ export interface components {
       lubricant?: string;
       time_s?: number;
       dial_divisions?: number;
-      speed?: {
-        cutting_speed_m_min: number;
-        factor: number;
-        target_rpm: number;
-        /** @enum {string} */
-        verdict: 'ok' | 'capped' | 'slow' | 'machine_too_fast';
+      dial?: string;
+      passes_mm?: number[];
+      repeat?: number;
+      figures: components['schemas']['Figure'][];
+    };
+    /** @enum {string} */
+    PlanStepKind:
+      | 'clean'
+      | 'mark_out'
+      | 'punch'
+      | 'locate'
+      | 'hold'
+      | 'centre'
+      | 'pilot'
+      | 'step'
+      | 'drill'
+      | 'countersink'
+      | 'ream'
+      | 'tap'
+      | 'deburr'
+      | 'measure'
+      | 'face'
+      | 'turn'
+      | 'part_off';
+    PlanWanted: {
+      [key: string]: unknown;
+    };
+    PlansCompared: {
+      plans: components['schemas']['PlanEntry'][];
+      headings: components['schemas']['PlanHeading'][];
+      changes: components['schemas']['PlanChanges'];
+    };
+    Policy: {
+      settings: {
+        [key: string]: unknown;
       };
+      catalogue: components['schemas']['PolicySetting'][];
+      changes: {
+        in_force_from: string;
+        by: string | null;
+        note: string | null;
+      }[];
+    };
+    PolicyPreview: {
+      plan: string;
+      settings: {
+        [key: string]: unknown;
+      };
+    };
+    PolicySetting: {
+      key: string;
+      group: string;
+      /** @enum {string} */
+      kind: 'choice' | 'length' | 'rpm' | 'ratio' | 'count' | 'minutes' | 'flag' | 'hours' | 'zone';
+      default:
+        | string
+        | number
+        | boolean
+        | {
+            [key: string]: unknown;
+          }[]
+        | null;
+      choices?: string[];
+      least?: number;
+      most?: number;
+      optional?: boolean;
+      changes: string;
+    };
+    PolicyWanted: {
+      settings: {
+        [key: string]: unknown;
+      };
+      note: string;
     };
     PracticeDecision: {
       confirm: boolean;
@@ -2127,11 +3832,42 @@ export interface components {
     };
     /** @enum {string} */
     Role: 'lead' | 'instructor' | 'learner';
+    SavePlan: {
+      name: string;
+      kind: components['schemas']['PlanKind'];
+      request: {
+        [key: string]: unknown;
+      };
+      part?: string | null;
+      lessons?: string[];
+      sheets?: string[];
+    };
+    SavedPlan: components['schemas']['PlanEntry'] & {
+      request: {
+        [key: string]: unknown;
+      };
+      part_slug: string | null;
+      lessons: string[];
+      sheets: string[];
+      answer: components['schemas']['PlanAnswer'] | null;
+      fault: string | null;
+      since: components['schemas']['PlanChanges'] | null;
+    };
+    SavedPlans: components['schemas']['PlanEntry'][];
     Scope: {
       materials?: string[];
       operations?: string[];
       max_diameter_mm?: number;
       companion?: boolean;
+    };
+    ServiceWanted: {
+      id: string;
+      in_service: boolean;
+      reason: string;
+    };
+    SetWanted: {
+      series: components['schemas']['DrillSeries'];
+      edge?: components['schemas']['Edge'];
     };
     SignIn: {
       email: string;
@@ -2172,6 +3908,8 @@ export interface components {
       text: string;
       default_unit?: components['schemas']['Units'];
     };
+    /** @enum {string} */
+    SpeedChange: 'stopped_and_isolated' | 'running' | 'any';
     Standing: {
       stage: number;
       held: boolean;
@@ -2207,6 +3945,31 @@ export interface components {
       }[];
       on_floor_until: string | null;
     };
+    Tool: {
+      id: number;
+      kind: components['schemas']['ToolKind'];
+      designation: string;
+      diameter_mm: number | null;
+      edge: components['schemas']['Edge'];
+      condition: components['schemas']['Condition'];
+      taper: number | null;
+      flute_length_mm: number | null;
+    };
+    ToolCondition: {
+      condition: components['schemas']['Condition'];
+    };
+    /** @enum {string} */
+    ToolKind: 'drill' | 'step_drill' | 'tap' | 'reamer' | 'centre_drill' | 'parallel' | 'gauge';
+    ToolWanted: {
+      kind: components['schemas']['ToolKind'];
+      size: string;
+      edge?: components['schemas']['Edge'];
+      type?: string | null;
+      method?: string | null;
+      gauge?: string | null;
+      taper?: number | null;
+      flute_length?: string | null;
+    };
     /** @enum {string} */
     Units: 'mm' | 'in';
     WaitingItem: {
@@ -2217,6 +3980,26 @@ export interface components {
       id: string;
       what: string;
       detail: string | null;
+    };
+    WorkshopFile: {
+      format: string;
+      version: number;
+    } & {
+      [key: string]: unknown;
+    };
+    WorkshopImport: {
+      text: string;
+      apply: boolean;
+    };
+    WorkshopOutcome: {
+      faults: {
+        where: string;
+        what: string;
+      }[];
+      added: string[];
+      changed: string[];
+      same: number;
+      applied: boolean;
     };
   };
   responses: never;

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning\Http;
+
+use App\Assessment\Sheet;
+use App\Learning\Lesson;
+use App\People\User;
+use App\Planning\Plan;
+use App\Planning\PlanKind;
+use App\Planning\SavePlan;
+use App\Workshop\Part;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Response;
+use Illuminate\Support\Str;
+use MillStep\Core\Planning\PlanChanges;
+
+final class PlanController
+{
+    private const WITH = ['owner', 'part', 'attachments'];
+
+    public function index(#[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse(Plan::visibleTo($user)->with(self::WITH)->orderBy('name')->get()->map(static fn (Plan $plan): array => PlanResource::entry($plan, $user))->all());
+    }
+
+    public function show(string $plan, #[CurrentUser] User $user): PlanResource
+    {
+        return new PlanResource(self::visible($plan, $user), $user);
+    }
+
+    /** Also changes it: the same id again is the same plan. */
+    public function store(PlanRequest $request, string $plan, SavePlan $save, #[CurrentUser] User $user): PlanResource
+    {
+        abort_unless(Str::isUuid($plan), 404);
+
+        return new PlanResource($save($plan, $request->given(), $user, $user->units)->load(self::WITH), $user);
+    }
+
+    public function destroy(string $plan, #[CurrentUser] User $user): Response
+    {
+        $found = self::visible($plan, $user);
+        abort_unless($found->isChangedBy($user), 403);
+        $found->delete();
+
+        return response()->noContent();
+    }
+
+    /** Takes the removal back. */
+    public function restore(string $plan, #[CurrentUser] User $user): PlanResource
+    {
+        abort_unless(Str::isUuid($plan), 404);
+        $found = Plan::withTrashed()->with(self::WITH)->findOrFail($plan);
+        abort_unless($found->isChangedBy($user), 403);
+        $found->restore();
+
+        return new PlanResource($found, $user);
+    }
+
+    public function compare(string $first, string $second, #[CurrentUser] User $user): JsonResponse
+    {
+        $plans = [self::visible($first, $user), self::visible($second, $user)];
+        abort_if($plans[0]->kind === PlanKind::Layout || $plans[1]->kind === PlanKind::Layout, 404, 'Layouts have no sequence to compare.');
+        $answers = array_map(static fn (Plan $plan): array => $plan->planNow()->toJson(), $plans);
+
+        return new JsonResponse([
+            'plans' => array_map(static fn (Plan $plan): array => PlanResource::entry($plan, $user), $plans),
+            'headings' => array_column($answers, 'heading'),
+            'changes' => PlanChanges::between($answers[0]['plan'], $answers[1]['plan'])->toArray(),
+        ]);
+    }
+
+    /** What a plan may be attached to, and which parts there are. */
+    public function choices(): JsonResponse
+    {
+        return new JsonResponse([
+            'lessons' => Lesson::query()->orderBy('code')->get()->unique('code')->map(static fn (Lesson $lesson): array => ['code' => $lesson->code, 'title' => $lesson->title])->values()->all(),
+            'sheets' => Sheet::query()->orderBy('code')->get()->unique('code')->map(static fn (Sheet $sheet): array => ['code' => $sheet->code, 'title' => $sheet->title])->values()->all(),
+            'parts' => Part::query()->orderBy('id')->get()->map(static fn (Part $part): array => ['slug' => $part->slug, 'name' => $part->name, 'stock' => $part->stock])->all(),
+        ]);
+    }
+
+    private static function visible(string $id, User $user): Plan
+    {
+        abort_unless(Str::isUuid($id), 404);
+        $plan = Plan::query()->with(self::WITH)->findOrFail($id);
+        abort_unless($plan->isVisibleTo($user), 403);
+
+        return $plan;
+    }
+}

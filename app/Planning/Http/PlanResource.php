@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning\Http;
+
+use App\People\User;
+use App\Planning\Attachment;
+use App\Planning\Plan;
+use App\Planning\Planned;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Validation\ValidationException;
+use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Planning\PlanChanges;
+
+/** A saved plan: as it was asked for, as it comes out now, and what differs from when it was saved. */
+final class PlanResource extends JsonResource
+{
+    public static $wrap = null;
+
+    public function __construct(private readonly Plan $plan, private readonly User $user)
+    {
+        parent::__construct($plan);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        [$now, $fault] = $this->now();
+        $answer = $now?->toJson();
+
+        return [
+            ...self::entry($this->plan, $this->user),
+            'request' => (object) $this->plan->request,
+            'part_slug' => $this->plan->part?->slug,
+            'lessons' => $this->codes('lesson'),
+            'sheets' => $this->codes('sheet'),
+            'answer' => $now?->toArray(),
+            'fault' => $fault,
+            'since' => isset($answer['plan'], $this->plan->answer['plan']) ? PlanChanges::between($this->plan->answer['plan'], $answer['plan'])->toArray() : null,
+        ];
+    }
+
+    /** @return array<string, mixed> of the list */
+    public static function entry(Plan $plan, User $user): array
+    {
+        return [
+            'id' => $plan->id,
+            'name' => $plan->name,
+            'kind' => $plan->kind->value,
+            'what' => $plan->answer['heading']['what'] ?? '',
+            'machine' => $plan->answer['heading']['machine'] ?? null,
+            'ready' => $plan->answer['plan']['ready'] ?? $plan->answer['layout']['ready'] ?? false,
+            'part' => $plan->part?->name,
+            'owner' => $plan->owner->name,
+            'saved_at' => $plan->updated_at->toIso8601ZuluString(),
+            'yours' => $plan->isChangedBy($user),
+        ];
+    }
+
+    /** @return array{Planned|null, string|null} what it comes to today, or why it cannot be planned any more */
+    private function now(): array
+    {
+        try {
+            return [$this->plan->planNow(), null];
+        } catch (CoreException|ValidationException $fault) {
+            return [null, $fault->getMessage()];
+        }
+    }
+
+    /** @return list<string> */
+    private function codes(string $to): array
+    {
+        return array_values($this->plan->attachments->filter(static fn (Attachment $attachment): bool => $attachment->to === $to)->map(static fn (Attachment $attachment): string => $attachment->code)->sort()->all());
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\People\Role;
+use App\People\User;
+use App\Workshop\Part;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\SoftDeletes;
+
+/**
+ * A plan that was given a name. Its request is kept as it was typed, so that it is planned anew whenever it is
+ * looked at; what it came to when it was saved is kept beside it, so that a difference shows.
+ *
+ * @property string $id
+ * @property string $name
+ * @property PlanKind $kind
+ * @property array<string, mixed> $request with `units`
+ * @property array<string, mixed> $answer
+ * @property int|null $part_id
+ * @property int $owner_id
+ * @property User $owner
+ * @property Part|null $part
+ * @property Collection<int, Attachment> $attachments
+ * @property CarbonImmutable $updated_at
+ */
+final class Plan extends Model
+{
+    use SoftDeletes;
+
+    public $incrementing = false;
+
+    protected $keyType = 'string';
+
+    protected $table = 'planning_plans';
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['kind' => PlanKind::class, 'request' => 'array', 'answer' => 'array'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function owner(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'owner_id');
+    }
+
+    /** @return BelongsTo<Part, $this> */
+    public function part(): BelongsTo
+    {
+        return $this->belongsTo(Part::class);
+    }
+
+    /** @return HasMany<Attachment, $this> */
+    public function attachments(): HasMany
+    {
+        return $this->hasMany(Attachment::class);
+    }
+
+    /**
+     * Learners see the shop's plans and their own; whoever teaches sees all.
+     *
+     * @return Builder<self>
+     */
+    public static function visibleTo(User $user): Builder
+    {
+        $plans = self::query();
+
+        return $user->teaches() ? $plans : $plans->where(static fn (Builder $any): Builder => $any->where('owner_id', $user->id)->orWhereHas('owner', static fn (Builder $owner): Builder => $owner->where('role', '!=', Role::Learner)));
+    }
+
+    public function isVisibleTo(User $user): bool
+    {
+        return $user->teaches() || $this->owner_id === $user->id || ! $this->owner->learns();
+    }
+
+    /** Whoever teaches minds the shop's plans; a learner their own. */
+    public function isChangedBy(User $user): bool
+    {
+        return $this->owner_id === $user->id || ($user->teaches() && ! $this->owner->learns());
+    }
+
+    /** @param  array<string, mixed>|null  $policy  settings to plan by; null for those in force */
+    public function planNow(?array $policy = null): Planned
+    {
+        return $this->kind->wanted()::of($this->request, $this->request['units'] === 'in' ? 'in' : 'mm')->plan($policy);
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use MillStep\Core\Planning\Drawing\Drawing;
+use MillStep\Core\Planning\LayoutResult;
+use MillStep\Core\Planning\PlanQuestions;
+use MillStep\Core\Planning\PlanResult;
+use MillStep\Core\Workshop\MachineSpec;
+
+/** What a plan came to: the core's answer, its drawing, and what stands over it on paper. */
+final readonly class Planned
+{
+    /**
+     * @param  array<string, string>  $heading  machine, cribs, material, what is made: in words
+     * @param  array<string, mixed>  $more  what only this kind has: bars for a class
+     */
+    public function __construct(
+        public PlanKind $kind,
+        public PlanResult|LayoutResult $result,
+        public ?Drawing $drawing,
+        public array $heading,
+        public ?MachineSpec $machine = null,
+        public array $more = [],
+    ) {
+    }
+
+    /** Only sequences have figures to ask for. */
+    public function questions(): ?PlanQuestions
+    {
+        return $this->result instanceof PlanResult && $this->machine !== null ? new PlanQuestions($this->result, $this->machine) : null;
+    }
+
+    /** @return array<string, mixed> as it crosses the JSON border, to be compared with another */
+    public function toJson(): array
+    {
+        /** @var array<string, mixed> */
+        return json_decode(json_encode($this->toArray(), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
+    }
+
+    /** @return array<string, mixed> as the API and the saved plan have it */
+    public function toArray(): array
+    {
+        return [
+            'heading' => $this->heading,
+            ($this->result instanceof PlanResult ? 'plan' : 'layout') => $this->result->toArray(),
+            'drawing' => $this->drawing?->toArray(),
+            ...$this->more,
+        ];
+    }
+}

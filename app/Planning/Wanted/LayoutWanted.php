@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning\Wanted;
+
+use App\Measure\Typed;
+use App\Planning\PlanKind;
+use App\Planning\Planned;
+use App\Workshop\Crib;
+use App\Workshop\Policy;
+use App\Workshop\ToolsAtHand;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use MillStep\Core\Fields;
+use MillStep\Core\Planning\LayoutDrawing;
+use MillStep\Core\Planning\LayoutPlan;
+use MillStep\Core\Workshop\ShopPolicy;
+
+/** The holes of a plate, as they are marked out. */
+final readonly class LayoutWanted implements Wanted
+{
+    /** @param  array<string, mixed>  $request */
+    private function __construct(private array $request, private Typed $typed)
+    {
+    }
+
+    public static function rules(): array
+    {
+        $length = ['nullable', 'string', 'max:20'];
+
+        return [
+            'length' => ['required', 'string', 'max:20'],
+            'width' => ['required', 'string', 'max:20'],
+            'hole' => ['required', 'string', 'max:20'],
+            'datum' => ['required', 'in:corner,centre'],
+            'pattern' => ['required', Rule::in(LayoutPlan::PATTERNS)],
+            'by' => ['required', 'in:count,pitch'],
+            'count' => ['nullable', 'integer', 'min:1', 'max:400'],
+            'rows' => ['nullable', 'integer', 'min:1', 'max:100'],
+            'pitch' => $length, 'pitch_y' => $length, 'inset' => $length, 'inset_y' => $length, 'offset' => $length,
+            'circle' => $length, 'start_deg' => ['nullable', 'numeric', 'between:-360,360'], 'centre_x' => $length, 'centre_y' => $length,
+            'middle' => ['nullable', 'boolean'],
+            'points' => ['nullable', 'string', 'max:2000'],
+            'setting' => ['required', Rule::in(LayoutPlan::SETTINGS)],
+            'graduation' => $length,
+            'crib' => ['nullable', 'string', 'exists:workshop_cribs,slug'],
+        ];
+    }
+
+    public static function of(array $request, string $units): self
+    {
+        return new self($request, new Typed($request, $units));
+    }
+
+    public function plan(?array $policy = null): Planned
+    {
+        $pattern = (string) $this->request['pattern'];
+        $shop = ShopPolicy::fromFields(Fields::of($policy ?? Policy::settingsInForce()));
+        $crib = $this->typed->text('crib') === '' ? null : Crib::query()->with('tools')->where('slug', $this->typed->text('crib'))->first();
+        $parallels = $crib === null ? [] : ToolsAtHand::of([$crib])->parallels();
+        $wanted = LayoutPlan::fromFields(Fields::of([
+            'plate' => ['length_mm' => $this->typed->length('length'), 'width_mm' => $this->typed->length('width')],
+            'hole_mm' => $this->typed->length('hole'),
+            'edge_ratio' => $shop->edgeRatio,
+            'datum' => $this->request['datum'],
+            'pattern' => $pattern,
+            $pattern => $this->pattern($pattern),
+            'setting' => $this->request['setting'],
+            ...($this->typed->text('graduation') === '' ? [] : ['rule_graduation_mm' => $this->typed->length('graduation')]),
+            ...($parallels === [] ? [] : ['parallels' => $parallels]),
+        ]));
+        $result = $wanted->compute();
+
+        return new Planned(PlanKind::Layout, $result, LayoutDrawing::of($wanted, $result), [
+            'what' => sprintf('%d holes ⌀%.6g on %.6g × %.6g mm', $result->count, $wanted->hole->inMm(), $wanted->length->inMm(), $wanted->width->inMm()),
+        ]);
+    }
+
+    /** @return array<array-key, mixed> */
+    private function pattern(string $pattern): array
+    {
+        $byPitch = $this->request['by'] === 'pitch';
+
+        return match ($pattern) {
+            'line' => [
+                'mode' => $byPitch ? 'from_centre' : 'fit_count',
+                ...$this->lengths($byPitch ? ['pitch_mm' => 'pitch', 'offset_mm' => 'offset'] : ['end_inset_mm' => 'inset', 'offset_mm' => 'offset']),
+                ...$this->counts($byPitch ? [] : ['count' => 'count']),
+            ],
+            'circle' => [
+                ...$this->lengths(['circle_mm' => 'circle']), ...$this->counts(['count' => 'count']),
+                ...array_map($this->typed->coordinate(...), array_filter(['centre_x_mm' => 'centre_x', 'centre_y_mm' => 'centre_y'], fn (string $field): bool => $this->typed->text($field) !== '')),
+                'start_deg' => (float) ($this->request['start_deg'] ?? 0), 'middle' => (bool) ($this->request['middle'] ?? false),
+            ],
+            'rectangle' => [
+                'mode' => $byPitch ? 'from_centre' : 'fit_count',
+                ...$this->lengths($byPitch ? ['pitch_x_mm' => 'pitch', 'pitch_y_mm' => 'pitch_y'] : ['inset_x_mm' => 'inset', 'inset_y_mm' => 'inset_y']),
+                ...$this->counts(['columns' => 'count', 'rows' => 'rows']), 'middle' => (bool) ($this->request['middle'] ?? false),
+            ],
+            default => $this->points(),
+        };
+    }
+
+    /**
+     * @param  array<string, string>  $fields  of the core, by the field that was typed
+     * @return array<string, float>
+     */
+    private function lengths(array $fields): array
+    {
+        return array_map($this->typed->length(...), array_filter($fields, fn (string $field): bool => $this->typed->text($field) !== '' || ! in_array($field, ['offset'], true)));
+    }
+
+    /**
+     * @param  array<string, string>  $fields
+     * @return array<string, int>
+     */
+    private function counts(array $fields): array
+    {
+        return array_map(fn (string $field): int => $this->typed->text($field) === '' ? throw ValidationException::withMessages([$field => 'Say how many.']) : (int) $this->typed->text($field), $fields);
+    }
+
+    /**
+     * One point a line: `15, 20` or `15; 20`.
+     *
+     * @return list<array{x_mm: float, y_mm: float}>
+     */
+    private function points(): array
+    {
+        $points = [];
+        foreach (array_filter(array_map(trim(...), explode("\n", $this->typed->text('points'))), static fn (string $line): bool => $line !== '') as $number => $line) {
+            $parts = preg_split('/\s*[;\t]\s*|\s*,\s+|\s+(?=[-\d.])/', $line) ?: [];
+            if (count($parts) !== 2) {
+                throw ValidationException::withMessages(['points' => sprintf('Line %d, "%s", is no point. Write x; y, one point a line.', $number + 1, mb_strimwidth($line, 0, 30, '…'))]);
+            }
+            $typed = new Typed(['points' => $parts[0], 'y' => $parts[1]], $this->typed->units);
+            try {
+                $points[] = ['x_mm' => $typed->coordinate('points'), 'y_mm' => $typed->coordinate('y')];
+            } catch (ValidationException $fault) {
+                throw ValidationException::withMessages(['points' => sprintf('Line %d: %s', $number + 1, $fault->getMessage())]);
+            }
+        }
+
+        return $points !== [] ? $points : throw ValidationException::withMessages(['points' => 'Write at least one point: x; y, one point a line.']);
+    }
+}

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning\Wanted;
+
+use App\Planning\Planned;
+use Illuminate\Validation\ValidationException;
+use MillStep\Core\Exception\CoreException;
+
+/** What somebody wants planned, as they said it. Turns it into an operation of the core for this shop. */
+interface Wanted
+{
+    /** @return array<string, list<mixed>> how a request has to look */
+    public static function rules(): array;
+
+    /**
+     * @param  array<string, mixed>  $request  after the rules
+     * @param  'mm'|'in'  $units  of a length that names none
+     */
+    public static function of(array $request, string $units): self;
+
+    /**
+     * @param  array<string, mixed>|null  $policy  settings to plan by; null for those in force
+     *
+     * @throws ValidationException beside the field that cannot be understood
+     * @throws CoreException when it contradicts itself
+     */
+    public function plan(?array $policy = null): Planned;
+}

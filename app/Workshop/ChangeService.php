@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\People\User;
+use App\Support\Refusal;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+/** Takes a machine out of service, or puts it back; each with its reason, kept for good. */
+final class ChangeService
+{
+    /** @throws Refusal `lead_only` when somebody else than the shop lead puts a machine back */
+    public function __invoke(Machine $machine, bool $inService, string $reason, User $by, string $id, ?CarbonImmutable $at = null): Machine
+    {
+        if ($inService && ! $by->leads()) {
+            throw Refusal::forbidden('lead_only', 'Anybody who teaches may take a machine out of service; only the shop lead puts it back.');
+        }
+
+        return DB::transaction(function () use ($machine, $inService, $reason, $by, $id, $at): Machine {
+            $machine = Machine::query()->lockForUpdate()->findOrFail($machine->id);
+            $entry = Service::query()->createOrFirst(['id' => $id], ['machine_id' => $machine->id, 'in_service' => $inService, 'reason' => $reason, 'said_by' => $by->id, 'at' => $at ?? CarbonImmutable::now()]);
+            if ($entry->wasRecentlyCreated) {
+                $machine->update(['in_service' => $inService, 'service_note' => $inService ? null : $reason]);
+            }
+
+            return $machine;
+        });
+    }
+}

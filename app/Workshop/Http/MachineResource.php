@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Http;
+
+use App\Workshop\Crib;
+use App\Workshop\Machine;
+use App\Workshop\Service;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** @mixin Machine */
+final class MachineResource extends JsonResource
+{
+    public static $wrap = null;
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        return [
+            'slug' => $this->slug,
+            ...$this->resource->only(Machine::FIELDS),
+            'in_service' => $this->in_service,
+            'service_note' => $this->service_note,
+            'cribs' => $this->cribs->map(static fn (Crib $crib): array => ['slug' => $crib->slug, 'name' => $crib->name])->all(),
+            'permits' => $this->permits->map(static fn ($permit): array => ['code' => $permit->code, 'name' => $permit->name])->all(),
+            'services' => $this->services->map(static fn (Service $entry): array => [
+                'in_service' => $entry->in_service, 'reason' => $entry->reason, 'by' => $entry->by?->name, 'at' => $entry->at->toIso8601ZuluString(),
+            ])->all(),
+        ];
+    }
+}

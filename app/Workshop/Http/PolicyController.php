@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop\Http;
+
+use App\People\User;
+use App\Workshop\ChangePolicy;
+use App\Workshop\Policy;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use MillStep\Core\Workshop\PolicySettings;
+
+final class PolicyController
+{
+    private const SHOWN_CHANGES = 20;
+
+    public function show(): JsonResponse
+    {
+        $catalogue = [];
+        foreach (PolicySettings::all() as $key => $setting) {
+            $catalogue[] = ['key' => $key, ...$setting];
+        }
+
+        return new JsonResponse([
+            'settings' => (object) Policy::settingsInForce(),
+            'catalogue' => $catalogue,
+            'changes' => Policy::query()->with('by')->latest('in_force_from')->latest('id')->limit(self::SHOWN_CHANGES)->get()->map(static fn (Policy $policy): array => [
+                'in_force_from' => $policy->in_force_from->toIso8601ZuluString(), 'by' => $policy->by?->name, 'note' => $policy->note,
+            ])->all(),
+        ]);
+    }
+
+    public function update(Request $request, ChangePolicy $change, #[CurrentUser] User $user): JsonResponse
+    {
+        /** @var array{settings: array<string, mixed>, note: string} $given */
+        $given = $request->validate(['settings' => ['required', 'array'], 'note' => ['required', 'string', 'min:5', 'max:240']]);
+        $change($given['settings'], $given['note'], $user);
+
+        return $this->show();
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use Illuminate\Database\Eloquent\Model;
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Fields;
+use MillStep\Core\Workshop\Material;
+use MillStep\Core\Workshop\MaterialTable;
+
+/**
+ * A material of the shop's own, beside those of the core's table or in the place of one.
+ *
+ * @property int $id
+ * @property string $key
+ * @property array<string, mixed> $row the shape that the core's Material reads
+ */
+final class MaterialRow extends Model
+{
+    protected $table = 'workshop_materials';
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['row' => 'array'];
+    }
+
+    public function getRouteKeyName(): string
+    {
+        return 'key';
+    }
+
+    /**
+     * A material as an operation of the core is given it: the shop's own row if there is one, else the key.
+     *
+     * @return array<string, mixed>|string
+     */
+    public static function forCore(string $key): array|string
+    {
+        return self::query()->where('key', $key)->first()->row ?? $key;
+    }
+
+    /**
+     * All that the shop works with, its own rows in the place of the table's.
+     *
+     * @return array<string, Material> by key
+     *
+     * @throws InvalidInput when a stored row is not readable
+     */
+    public static function everything(): array
+    {
+        $own = self::query()->orderBy('key')->get()->mapWithKeys(static fn (self $row): array => [$row->key => Material::fromFields(Fields::of($row->row))])->all();
+
+        return [...MaterialTable::shipped()->all(), ...$own];
+    }
+}

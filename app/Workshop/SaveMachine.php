@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Fields;
+use MillStep\Core\Workshop\MachineSpec;
+
+/** Writes a machine down, new or changed. The core reads it first: what it cannot plan with is refused. */
+final class SaveMachine
+{
+    /**
+     * @param  array<string, mixed>  $given  the machine's FIELDS; what is left out is none
+     * @param  list<string>  $cribs  slugs of the cribs beside it
+     *
+     * @throws InvalidInput naming the field
+     */
+    public function __invoke(?Machine $machine, array $given, array $cribs, ?string $slug = null): Machine
+    {
+        $fields = [...array_fill_keys(Machine::FIELDS, null), ...array_intersect_key($given, array_flip(Machine::FIELDS))];
+        self::judge($fields);
+
+        return DB::transaction(function () use ($machine, $fields, $cribs, $slug): Machine {
+            $machine ??= new Machine(['slug' => $slug ?? self::slug((string) $fields['name']), 'in_service' => true]);
+            $machine->fill($fields)->save();
+            $machine->cribs()->sync(Crib::query()->whereIn('slug', $cribs)->pluck('id'));
+
+            return $machine->load('cribs');
+        });
+    }
+
+    /**
+     * @param  array<string, mixed>  $fields
+     *
+     * @throws InvalidInput
+     */
+    public static function judge(array $fields): void
+    {
+        $given = array_filter($fields, static fn (mixed $value): bool => $value !== null);
+        $turns = array_intersect_key($given, ['speeds_rpm' => 0, 'min_rpm' => 0, 'max_rpm' => 0]) !== [];
+        // A marking-out table has no spindle; everything else must have speeds.
+        if ($turns || ($given['kind'] ?? '') !== 'bench') {
+            MachineSpec::fromFields(Fields::of($given));
+        }
+    }
+
+    private static function slug(string $name): string
+    {
+        $slug = $base = Str::slug($name) ?: 'machine';
+        for ($i = 2; Machine::query()->where('slug', $slug)->exists(); $i++) {
+            $slug = "$base-$i";
+        }
+
+        return $slug;
+    }
+}

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Measure\Size;
+use MillStep\Core\Planning\StandardCentreDrill;
+use MillStep\Core\Planning\TapType;
+use MillStep\Core\Planning\ThreadTable;
+
+/** Puts one tool into a crib. What was typed (3/8, #7, M6) is understood by the core and kept by its proper name. */
+final class SaveTool
+{
+    /**
+     * @param  array{kind: string, size: string, edge?: string|null, type?: string|null, method?: string|null, gauge?: string|null, taper?: int|null, flute_length?: string|null, condition?: string|null}  $given
+     * @param  'mm'|'in'  $units
+     *
+     * @throws InvalidInput naming `size` or `type`
+     */
+    public function __invoke(Crib $crib, array $given, string $units): Tool
+    {
+        $row = self::row($given, $units);
+
+        return Tool::query()->updateOrCreate(['crib_id' => $crib->id, 'kind' => $row['kind'], 'designation' => $row['designation'], 'edge' => $row['edge']], [...$row, 'condition' => $given['condition'] ?? 'good']);
+    }
+
+    /**
+     * @param  array{kind: string, size: string, edge?: string|null, type?: string|null, method?: string|null, gauge?: string|null, taper?: int|null, flute_length?: string|null}  $given
+     * @param  'mm'|'in'  $units
+     * @return array{kind: string, designation: string, edge: string, diameter_mm: float|null, details: array<string, mixed>}
+     */
+    private static function row(array $given, string $units): array
+    {
+        $edge = $given['kind'] === 'drill' ? $given['edge'] ?? 'normal' : 'normal';
+        [$designation, $diameter, $details] = match ($given['kind']) {
+            'tap' => self::tap($given['size'], $given['type'] ?? ''),
+            'centre_drill' => self::centreDrill($given['size']),
+            'step_drill' => self::stepDrill($given['size'], $units),
+            'gauge' => ($given['gauge'] ?? 'plug') === 'thread' ? self::threadGauge($given['size']) : self::sized($given['size'], $units, ['gauge' => $given['gauge'] ?? 'plug'], $given['gauge'] ?? 'plug'),
+            'reamer' => self::sized($given['size'], $units, ['method' => $given['method'] ?? 'machine'], $given['method'] ?? 'machine'),
+            default => self::sized($given['size'], $units, array_filter([
+                'taper' => $given['taper'] ?? null, 'flute_length_mm' => ($given['flute_length'] ?? '') === '' ? null : Size::length((string) $given['flute_length'], $units)->diameter->inMm(),
+            ], static fn (mixed $value): bool => $value !== null)),
+        };
+
+        return ['kind' => $given['kind'], 'designation' => $designation, 'edge' => $edge, 'diameter_mm' => $diameter, 'details' => $details];
+    }
+
+    /**
+     * @param  'mm'|'in'  $units
+     * @param  array<string, mixed>  $details
+     * @return array{string, float, array<string, mixed>}
+     */
+    private static function sized(string $typed, string $units, array $details, string $suffix = ''): array
+    {
+        $size = self::size($typed, $units);
+
+        return [trim($size->designation.' '.$suffix), $size->diameter->inMm(), $details];
+    }
+
+    /** @return array{string, float, array<string, mixed>} */
+    private static function tap(string $typed, string $type): array
+    {
+        if (! isset(TapType::all()[$type])) {
+            throw InvalidInput::at('type', 'Say which kind of tap: '.implode(', ', array_keys(TapType::all())).'.');
+        }
+        $thread = ThreadTable::shipped()->get($typed, 'size');
+
+        return [$thread->designation.' '.str_replace('_', ' ', $type), $thread->major->inMm(), ['thread' => $thread->designation, 'type' => $type]];
+    }
+
+    /** @return array{string, float, array<string, mixed>} */
+    private static function threadGauge(string $typed): array
+    {
+        $thread = ThreadTable::shipped()->get($typed, 'size');
+
+        return [$thread->designation.' thread', $thread->major->inMm(), ['gauge' => 'thread', 'thread' => $thread->designation]];
+    }
+
+    /** @return array{string, float, array<string, mixed>} */
+    private static function centreDrill(string $typed): array
+    {
+        $drill = StandardCentreDrill::all()[trim($typed)] ?? throw InvalidInput::at('size', 'Centre drills are '.implode(', ', array_map(strval(...), array_keys(StandardCentreDrill::all()))).'.');
+
+        return [$drill->range->size, $drill->shape->body->inMm(), []];
+    }
+
+    /**
+     * `4-20 by 2`: its steps from the smallest to the largest.
+     *
+     * @param  'mm'|'in'  $units
+     * @return array{string, float, array<string, mixed>}
+     */
+    private static function stepDrill(string $typed, string $units): array
+    {
+        if (preg_match('/^\s*(\S+)\s*(?:-|–|to)\s*(\S+)\s*by\s*(\S+)\s*$/u', $typed, $found) !== 1) {
+            throw InvalidInput::at('size', 'Write a step drill like 4-20 by 2.');
+        }
+        [$from, $to, $step] = array_map(static fn (string $size): float => self::size($size, $units)->diameter->inMm(), array_slice($found, 1));
+        if ($to <= $from || $to - $from > 100 * $step) {
+            throw InvalidInput::at('size', 'A step drill goes from its smallest step to its largest, in at most 100 steps.');
+        }
+
+        return [trim($typed), $to, ['diameters_mm' => range($from, $to + $step / 1000, $step)]];
+    }
+
+    /** @param  'mm'|'in'  $units */
+    private static function size(string $typed, string $units): Size
+    {
+        try {
+            return Size::parse($typed, $units);
+        } catch (InvalidInput $fault) {
+            throw InvalidInput::at('size', $fault->getMessage());
+        }
+    }
+}

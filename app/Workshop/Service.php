@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\People\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+
+/**
+ * A machine taken out of service or put back, with the reason.
+ *
+ * @property string $id
+ * @property bool $in_service
+ * @property string $reason
+ * @property CarbonImmutable $at
+ * @property User|null $by
+ */
+final class Service extends Model
+{
+    use HasUuids;
+
+    public $timestamps = false;
+
+    protected $table = 'workshop_services';
+
+    protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return ['in_service' => 'boolean', 'at' => 'immutable_datetime'];
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function by(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'said_by');
+    }
+}

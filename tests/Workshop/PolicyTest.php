@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+use App\People\Role;
+use App\Workshop\Policy;
+use MillStep\Core\Workshop\PolicySettings;
+
+it('says what can be set, what is set, and what was changed by whom and why', function (): void {
+    $lead = $this->person(Role::Lead);
+    $this->actingAs($lead);
+    $policy = $this->getJson('/api/workshop/policy')->assertOk()->json();
+    expect(array_column($policy['catalogue'], 'key'))->toBe(array_keys(PolicySettings::all()))->and($policy['settings']['pilot_school'])->toBe('web');
+    $this->putJson('/api/workshop/policy', ['settings' => [...$policy['settings'], 'pilot_school' => 'stepped'], 'note' => 'Fewer snatched drills in the evening group'])->assertOk()
+        ->assertJson(['settings' => ['pilot_school' => 'stepped'], 'changes' => [['by' => $lead->name, 'note' => 'Fewer snatched drills in the evening group']]]);
+    expect(Policy::query()->count())->toBe(2)->and(Policy::inForce()->pilotSchool->value)->toBe('stepped');
+});
+
+it('is one change however often it is sent', function (): void {
+    $this->actingAs($this->person(Role::Lead));
+    $settings = [...Policy::settingsInForce(), 'learner_cap_rpm' => 1200];
+    $this->putJson('/api/workshop/policy', ['settings' => $settings, 'note' => 'Slower for now'])->assertOk();
+    $this->putJson('/api/workshop/policy', ['settings' => $settings, 'note' => 'Slower for now'])->assertOk();
+    expect(Policy::query()->count())->toBe(2);
+});
+
+it('names every setting that is at fault, and changes nothing', function (): void {
+    $this->actingAs($this->person(Role::Lead));
+    $this->putJson('/api/workshop/policy', ['settings' => ['pilot_school' => 'guess', 'web_ratio' => 3, 'colour' => 'blue'], 'note' => 'A try at it'])->assertUnprocessable()->assertJsonValidationErrors(['pilot_school', 'web_ratio', 'colour']);
+    $this->putJson('/api/workshop/policy', ['settings' => ['pilot_school' => 'web'], 'note' => ''])->assertUnprocessable()->assertJsonValidationErrors('note');
+    expect(Policy::query()->count())->toBe(1);
+});
+
+it('has a careful value for every setting that can stand', function (): void {
+    foreach (PolicySettings::all() as $key => $setting) {
+        if ($setting['default'] !== null) {
+            expect(MillStep\Core\Workshop\ShopPolicy::faults(MillStep\Core\Fields::of([$key => $setting['default']])))->toBe([], $key);
+        }
+    }
+});
