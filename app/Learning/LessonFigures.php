@@ -26,9 +26,16 @@ final class LessonFigures
     public function for(Lesson $lesson, ?Progress $progress): array
     {
         $hole = $this->hole($lesson);
+
+        return $hole === null ? [] : self::of($hole, $progress);
+    }
+
+    /** @return array<string, Figure> by key */
+    public static function of(BoundHole $hole, ?Progress $progress): array
+    {
         $touch = $progress?->reading('scale_touch');
 
-        return $hole === null ? [] : CoreFigures::of($hole, $touch === null ? null : Length::mm($touch));
+        return CoreFigures::of($hole, $touch === null ? null : Length::mm($touch));
     }
 
     /** @throws CoreException */

@@ -120,7 +120,11 @@ it('previews what a changed policy would do to a plan, and changes nothing', fun
     $id = fake_uuid();
     keep($this, $id);
     $now = Policy::settingsInForce();
-    $changes = $this->postJson('/api/planning/policy-preview', ['plan' => $id, 'settings' => [...$now, 'learner_cap_rpm' => 400]])->assertOk()->json('operations');
+    keep($this, fake_uuid(), ['name' => 'Reamed', 'request' => [...HOLE, 'purpose' => 'reamed', 'size' => '8', 'thickness' => '12']]);
+    $preview = $this->postJson('/api/planning/policy-preview', ['plan' => $id, 'settings' => [...$now, 'learner_cap_rpm' => 400]])->assertOk()->assertJson(['of' => 2, 'shown' => $id])->assertJsonCount(2, 'affected')->json();
+    $changes = $preview['changes']['operations'];
+    $this->postJson('/api/planning/policy-preview', ['settings' => [...$now, 'clearance_fit' => 'loose']])->assertOk()->assertJsonCount(1, 'affected')->assertJson(['affected' => [['name' => 'Corner hole']]]);
+    $this->postJson('/api/planning/policy-preview', ['settings' => $now])->assertOk()->assertJson(['affected' => [], 'shown' => null, 'changes' => null]);
     expect(array_column(array_column($changes, null, 'kind')['drill']['changes'], 'after', 'field')['rpm'])->toEqual(280)->and(Policy::settingsInForce())->toBe($now);
     $this->postJson('/api/planning/policy-preview', ['plan' => $id, 'settings' => ['pilot_school' => 'guess', 'web_ratio' => 2]])->assertUnprocessable()->assertJsonValidationErrors(['pilot_school', 'web_ratio']);
     $this->actingAs($this->person());

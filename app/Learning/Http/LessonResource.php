@@ -12,6 +12,8 @@ use App\Planning\Attachment;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Planning\Figure;
+use MillStep\Core\Planning\SectionDrawing;
 
 /** A lesson with its figures computed for the machine, crib and part that it is bound to. */
 final class LessonResource extends JsonResource
@@ -46,15 +48,21 @@ final class LessonResource extends JsonResource
         ];
     }
 
-    /** @return array{figures: object, fault: string|null} */
+    /** @return array{figures: object, drawing: array<string, mixed>|null, fault: string|null} */
     private function figures(): array
     {
         try {
-            return ['figures' => (object) array_map(static fn ($figure): array => $figure->toArray(), app(LessonFigures::class)->for($this->lesson, $this->progress)), 'fault' => null];
+            $hole = app(LessonFigures::class)->hole($this->lesson);
         } catch (CoreException $fault) {
             // The lesson is still worth reading; what cannot be computed says why.
-            return ['figures' => (object) [], 'fault' => $fault->getMessage()];
+            return ['figures' => (object) [], 'drawing' => null, 'fault' => $fault->getMessage()];
         }
+
+        return $hole === null ? ['figures' => (object) [], 'drawing' => null, 'fault' => null] : [
+            'figures' => (object) array_map(static fn (Figure $figure): array => $figure->toArray(), LessonFigures::of($hole, $this->progress)),
+            'drawing' => SectionDrawing::of($hole->plan, $hole->thickness->inMm(), true)?->toArray(),
+            'fault' => null,
+        ];
     }
 
     /** @return array<string, mixed>|null */

@@ -11,23 +11,49 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use MillStep\Core\Exception\CoreException;
 use MillStep\Core\Fields;
 use MillStep\Core\Planning\PlanChanges;
 use MillStep\Core\Workshop\ShopPolicy;
 
-/** What a changed policy would do to an example: one saved plan, planned by the policy in force and by the changed one. */
+/** What a changed policy would do: every saved plan, planned by the policy in force and by the changed one. */
 final class PolicyPreviewController
 {
     public function __invoke(Request $request, #[CurrentUser] User $user): JsonResponse
     {
-        /** @var array{plan: string, settings: array<string, mixed>} $given */
-        $given = $request->validate(['plan' => ['required', 'uuid'], 'settings' => ['present', 'array']]);
+        /** @var array{plan?: string|null, settings: array<string, mixed>} $given */
+        $given = $request->validate(['plan' => ['nullable', 'uuid'], 'settings' => ['present', 'array']]);
         $faults = ShopPolicy::faults(Fields::of($given['settings']));
         if ($faults !== []) {
             throw ValidationException::withMessages($faults);
         }
-        $plan = Plan::visibleTo($user)->where('kind', '!=', PlanKind::Layout)->findOrFail($given['plan']);
+        $changes = [];
+        $plans = Plan::visibleTo($user)->where('kind', '!=', PlanKind::Layout)->orderBy('name')->get();
+        foreach ($plans as $plan) {
+            $changes[$plan->id] = self::changes($plan, $given['settings']);
+        }
+        $affected = array_filter($changes, static fn (?PlanChanges $each): bool => $each?->any() ?? false);
+        $shown = isset($given['plan'], $affected[$given['plan']]) ? $given['plan'] : (string) array_key_first($affected);
 
-        return new JsonResponse(PlanChanges::between($plan->planNow()->toJson()['plan'], $plan->planNow($given['settings'])->toJson()['plan']));
+        return new JsonResponse([
+            'of' => count($changes),
+            'affected' => array_values($plans->filter(static fn (Plan $plan): bool => isset($affected[$plan->id]))->map(static fn (Plan $plan): array => ['id' => $plan->id, 'name' => $plan->name, 'kind' => $plan->kind->value])->all()),
+            'shown' => $affected === [] ? null : $shown,
+            'changes' => $affected[$shown] ?? null,
+        ]);
+    }
+
+    /**
+     * Null for a plan that cannot be planned any more, by either policy.
+     *
+     * @param  array<string, mixed>  $settings
+     */
+    private static function changes(Plan $plan, array $settings): ?PlanChanges
+    {
+        try {
+            return PlanChanges::between($plan->planNow()->toJson()['plan'], $plan->planNow($settings)->toJson()['plan']);
+        } catch (CoreException|ValidationException) {
+            return null;
+        }
     }
 }

@@ -78,6 +78,7 @@ final readonly class AtMachine
             "{$prefix}purpose" => [$optional ? 'nullable' : 'required', 'in:'.implode(',', HoleRequest::PURPOSES).($optional ? ',none' : '')],
             "{$prefix}size" => [$optional ? 'nullable' : 'required', 'string', 'max:20'],
             "{$prefix}fit" => ['nullable', 'string', 'max:5'],
+            "{$prefix}reamer" => ['nullable', 'in:hand,machine'],
         ];
     }
 
@@ -102,6 +103,8 @@ final readonly class AtMachine
         }
         $diameter = (new Typed(["{$prefix}size" => $size], $typed->units))->length("{$prefix}size");
 
-        return ['purpose' => $purpose, 'diameter_mm' => $diameter, ...($fit === '' ? [] : ['fit' => $fit])];
+        $reamer = $purpose === 'reamed' ? $typed->text("{$prefix}reamer") : '';
+
+        return ['purpose' => $purpose, 'diameter_mm' => $diameter, ...($fit === '' ? [] : ['fit' => $fit]), ...($reamer === '' ? [] : ['reamer' => $reamer])];
     }
 }

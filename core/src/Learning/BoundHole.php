@@ -8,6 +8,7 @@ use MillStep\Core\Exception\CoreException;
 use MillStep\Core\Exception\NoCandidate;
 use MillStep\Core\Measure\Length;
 use MillStep\Core\Planning\HolePlan;
+use MillStep\Core\Planning\PlanResult;
 use MillStep\Core\Planning\PlanStep;
 use MillStep\Core\Workshop\Material;
 use MillStep\Core\Workshop\ShopPolicy;
@@ -21,6 +22,7 @@ final readonly class BoundHole
         public ShopPolicy $policy,
         public PlanStep $drill,
         public ?PlanStep $pilot,
+        public PlanResult $plan,
     ) {
     }
 
@@ -33,7 +35,7 @@ final readonly class BoundHole
         $plan = $wanted->compute();
         $drill = $plan->first('drill');
 
-        return $drill !== null && $plan->ready ? new self($wanted->material, $wanted->thickness, $wanted->policy, $drill, $plan->first('pilot'))
+        return $drill !== null && $plan->ready ? new self($wanted->material, $wanted->thickness, $wanted->policy, $drill, $plan->first('pilot'), $plan)
             : throw NoCandidate::in('machine', implode(' ', $plan->missing));
     }
 

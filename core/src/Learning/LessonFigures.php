@@ -35,7 +35,7 @@ final class LessonFigures
             $figures = [...$figures, ...self::pass('pilot', $hole->pilot, $hole)];
         }
         if ($touch !== null) {
-            $figures[] = Figure::length('depth.reading', $hole->readingFrom($touch), 'reading', 'reading = touch + travel', [
+            $figures[] = Figure::length('depth.reading', $hole->readingFrom($touch), 'reading.lesson', 'reading = touch + travel', [
                 'touch_mm' => $touch->inMm(),
                 'travel_mm' => $hole->travel()->inMm(),
             ]);

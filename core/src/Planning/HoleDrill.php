@@ -43,7 +43,7 @@ final readonly class HoleDrill
         return match ($hole->purpose) {
             'tapped' => self::tapped($hole->theThread(), $material, $drills),
             'clearance' => self::clearance($hole->theThread(), $policy, $drills),
-            'reamed' => self::reamed($hole->largest(), $crib, $policy, $drills),
+            'reamed' => self::reamed($hole->largest(), $hole->reamer, $crib, $policy, $drills),
             default => self::plain($hole->largest(), $drills),
         };
     }
@@ -87,18 +87,21 @@ final readonly class HoleDrill
             ])->teaching($window->unsure), window: $window);
     }
 
-    /** @param  non-empty-list<Drill>  $drills */
-    private static function reamed(Length $diameter, CribSpec $crib, ShopPolicy $policy, array $drills): self
+    /**
+     * @param  'hand'|'machine'|null  $asked
+     * @param  non-empty-list<Drill>  $drills
+     */
+    private static function reamed(Length $diameter, ?string $asked, CribSpec $crib, ShopPolicy $policy, array $drills): self
     {
-        $reamer = $crib->reamerMethod($diameter);
-        $ream = self::preparation($diameter, $reamer ?? 'machine', $policy, $drills);
-        $other = $reamer === 'machine' && $ream->verdict !== ReamVerdict::Good && $crib->hasReamer($diameter, 'hand') ? self::preparation($diameter, 'hand', $policy, $drills) : null;
+        $reamer = $asked === null ? $crib->reamerMethod($diameter) : ($crib->hasReamer($diameter, $asked) ? $asked : null);
+        $ream = self::preparation($diameter, $reamer ?? $asked ?? 'machine', $policy, $drills);
+        $other = $asked === null && $reamer === 'machine' && $ream->verdict !== ReamVerdict::Good && $crib->hasReamer($diameter, 'hand') ? self::preparation($diameter, 'hand', $policy, $drills) : null;
         if ($other?->verdict === ReamVerdict::Good) {
             // The crib's drill leaves too little for the machine reamer and just right for the hand reamer.
             [$ream, $reamer] = [$other, 'hand'];
         }
-        $method = $reamer ?? 'machine';
-        $missing = $reamer === null ? [sprintf('The crib has no %.4g mm reamer. Ask for one, or drill to size if the drawing allows it.', $diameter->inMm())] : [];
+        $method = $reamer ?? $asked ?? 'machine';
+        $missing = $reamer === null ? [sprintf('The crib has no %.4g mm %sreamer. Ask for one, or drill to size if the drawing allows it.', $diameter->inMm(), $asked === null ? '' : "$asked ")] : [];
         if ($ream->verdict !== ReamVerdict::Good) {
             $missing[] = sprintf('Before the %.4g mm %s reamer the crib has %s, which leaves %.2f mm (%s); right is %.2f to %.2f mm.', $diameter->inMm(), $method, $ream->preDrill->designation, $ream->allowance->inMm(), $ream->verdict->value, $ream->window->min->inMm(), $ream->window->max->inMm());
         }

@@ -20,6 +20,7 @@ final readonly class HoleRequest
     /**
      * @param  string|null  $fit  class of the limits, H7 for one
      * @param  Limits|null  $limits  of the finished diameter, where a class was named
+     * @param  'hand'|'machine'|null  $reamer  asked for; null takes what fits
      */
     private function __construct(
         public string $purpose,
@@ -30,11 +31,12 @@ final readonly class HoleRequest
         public ?Length $positionTolerance,
         public ?string $fit,
         public ?Limits $limits,
+        public ?string $reamer,
     ) {
     }
 
     /**
-     * `{purpose, diameter_mm? | thread? | fastener?, through, depth_mm?, position_tolerance_mm?, fit?}`
+     * `{purpose, diameter_mm? | thread? | fastener?, through, depth_mm?, position_tolerance_mm?, fit?, reamer?}`
      *
      * @throws InvalidInput
      * @throws CoreException when a blind hole is deeper than the stock, or the size lies beyond the table of limits
@@ -58,6 +60,7 @@ final readonly class HoleRequest
             $fields->has('position_tolerance_mm') ? $fields->length('position_tolerance_mm') : null,
             $fit,
             $fit !== null && $diameter !== null ? FitTable::limits($fit, $diameter) : null,
+            $fields->has('reamer') ? $fields->choice('reamer', ['hand', 'machine']) : null,
         );
         if ($hole->depth?->isAtLeast($thickness) === true) {
             throw Impossible::because('hole', sprintf('A blind hole %.4g mm deep does not fit into %.4g mm of stock.', $hole->depth->inMm(), $thickness->inMm()));

@@ -134,6 +134,8 @@ it('takes the hand reamer where the drill at hand suits only that', function ():
     $crib = ['drills' => [['designation' => '2', 'diameter_mm' => 2], ['designation' => '7.9', 'diameter_mm' => 7.9]], 'reamers' => [['diameter_mm' => 8, 'method' => 'machine'], ['diameter_mm' => 8, 'method' => 'hand']]];
     $plan = hole(['purpose' => 'reamed', 'diameter_mm' => 8], ['crib' => $crib]);
     expect($plan['ready'])->toBeTrue()->and(operations($plan)['ream']['tool'])->toBe('8 mm hand reamer')->and(operations($plan)['ream'])->not->toHaveKey('rpm')->and(objections($plan))->toBe([]);
+    expect(operations(hole(['purpose' => 'reamed', 'diameter_mm' => 8, 'reamer' => 'hand'], ['crib' => [...$crib, 'drills' => crib(0.1)]]))['ream']['tool'])->toBe('8 mm hand reamer')
+        ->and(implode(hole(['purpose' => 'reamed', 'diameter_mm' => 8, 'reamer' => 'hand'], ['crib' => ['drills' => crib(0.1), 'reamers' => []]])['missing']))->toContain('no 8 mm hand reamer');
     $plan = hole(['purpose' => 'reamed', 'diameter_mm' => 8], ['crib' => [...$crib, 'reamers' => [['diameter_mm' => 8, 'method' => 'machine']]]]);
     expect($plan['ready'])->toBeFalse()->and(implode($plan['missing']))->toContain('leaves 0.10 mm (rubs)');
 });

@@ -1566,6 +1566,15 @@ export interface paths {
             'application/json': components['schemas']['SavedPlan'];
           };
         };
+        /** @description SavedPlan */
+        201: {
+          headers: {
+            [name: string]: unknown;
+          };
+          content: {
+            'application/json': components['schemas']['SavedPlan'];
+          };
+        };
         /** @description Refused */
         default: {
           headers: {
@@ -1683,13 +1692,13 @@ export interface paths {
         };
       };
       responses: {
-        /** @description PlanChanges */
+        /** @description PolicyPreviewed */
         200: {
           headers: {
             [name: string]: unknown;
           };
           content: {
-            'application/json': components['schemas']['PlanChanges'];
+            'application/json': components['schemas']['PolicyPreviewed'];
           };
         };
         /** @description Refused */
@@ -3344,6 +3353,7 @@ export interface components {
       figures: {
         [key: string]: components['schemas']['Figure'];
       };
+      drawing: components['schemas']['Drawing'] | null;
       fault: string | null;
       progress: null | {
         id: string;
@@ -3752,10 +3762,16 @@ export interface components {
       }[];
     };
     PolicyPreview: {
-      plan: string;
+      plan?: string | null;
       settings: {
         [key: string]: unknown;
       };
+    };
+    PolicyPreviewed: {
+      of: number;
+      affected: components['schemas']['PlanLink'][];
+      shown: string | null;
+      changes: components['schemas']['PlanChanges'] | null;
     };
     PolicySetting: {
       key: string;
@@ -3907,6 +3923,7 @@ export interface components {
     SizeText: {
       text: string;
       default_unit?: components['schemas']['Units'];
+      stock?: boolean;
     };
     /** @enum {string} */
     SpeedChange: 'stopped_and_isolated' | 'running' | 'any';

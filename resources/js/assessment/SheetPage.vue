@@ -4,6 +4,7 @@ import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import PageState from '@/ui/PageState.vue';
+import PlanLinks from '@/planning/PlanLinks.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
 import { useAction } from '@/ui/useAction';
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
@@ -70,6 +71,7 @@ function mark(criterion: Schemas['Criterion'], result: Schemas['Mark']['result']
         }}
       </p>
     </div>
+    <PlanLinks :plans="data.plans" />
     <ScoreBar class="sticky top-0 z-10 mt-3" :attempt="data" :pending="marks.pending.value" />
     <ErrorNote class="mt-3" :error="marks.error.value" @retry="marks.retry" />
     <p v-if="!locked" class="mt-3 text-sm text-quiet">{{ t('sheet.keys') }}</p>

@@ -75,7 +75,9 @@ const unreachable = computed(() => screen.error.value !== null && !revoked.value
       <header class="flex items-baseline gap-6 border-b border-quiet px-8 py-3 text-2xl">
         <strong>{{ screen.data.value?.machine.name ?? machine }}</strong>
         <span class="text-lg text-quiet">{{ screen.data.value?.machine.permits.join(', ') }}</span>
-        <RouterLink v-if="teaches" :to="{ name: 'gate' }" class="ml-auto text-base">{{ t('gate.leave') }}</RouterLink>
+        <RouterLink v-if="teaches" :to="{ name: 'workshop' }" class="ml-auto text-base">{{
+          t('gate.leave')
+        }}</RouterLink>
       </header>
       <GateAnswer class="flex-1" :screen="screen.data.value" :read="lastRead" :unreachable="unreachable" />
       <BadgeTray

@@ -7,28 +7,28 @@ import FigureText from './FigureText.vue';
 
 const figure = (with_: Partial<Schemas['Figure']>): Schemas['Figure'] => ({
   key: 'x',
-  kind: 'length',
-  value_mm: null,
-  value_rpm: null,
+  unit: 'mm',
+  value: null,
   name: null,
   rule: 'point',
   formula: '',
   terms: {},
   teaching_value: false,
+  unsure: null,
   ...with_,
 });
 const figures = {
-  'final.drill': figure({ kind: 'drill', name: '9', value_mm: 9, rule: 'final' }),
-  'pilot.drill': figure({ kind: 'drill', name: '#47', value_mm: 1.9939, rule: 'pilot.web' }),
+  'final.drill': figure({ name: '9', value: 9, rule: 'final' }),
+  'pilot.drill': figure({ name: '#47', value: 1.9939, rule: 'pilot.web' }),
   'final.speed': figure({
-    kind: 'speed',
-    value_rpm: 500,
+    unit: 'rpm',
+    value: 500,
     rule: 'speed.ok',
     formula: 'n = 1000 · v · f / (π · d)',
     terms: { v_m_min: 24, f: 0.9, d_mm: 9, n_rpm: 763.94 },
     teaching_value: true,
   }),
-  lubricant: figure({ kind: 'text', name: 'cutting oil', rule: 'lubricant' }),
+  lubricant: figure({ unit: null, name: 'cutting oil', rule: 'lubricant' }),
 };
 
 /** In a paragraph, as everywhere in the application. */

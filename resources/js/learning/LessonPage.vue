@@ -13,6 +13,7 @@ import FigureText from './FigureText.vue';
 import LessonSection from './LessonSection.vue';
 import LessonSheet from './LessonSheet.vue';
 import LessonStep from './LessonStep.vue';
+import PlanLinks from '@/planning/PlanLinks.vue';
 
 const props = defineProps<{ code: string }>();
 const { t } = useI18n();
@@ -89,6 +90,7 @@ function print() {
           })
         }}
       </p>
+      <PlanLinks class="mt-1" :plans="data.plans" />
       <p v-if="data.fault" role="alert" class="mt-3 border-2 border-no p-3">
         <strong class="text-no">✕</strong> {{ t('lesson.fault') }} {{ data.fault }}
       </p>

@@ -1,19 +1,16 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
-import HoleSection from '@/planning/HoleSection.vue';
+import DrawingView from '@/planning/DrawingView.vue';
+import { useI18n } from 'vue-i18n';
 
 /** The section drawing of a lesson that is bound to a hole; nothing for one that is not. */
-const props = defineProps<{ lesson: Schemas['Lesson'] }>();
-const mm = (key: string) => props.lesson.figures[key]?.value_mm ?? 0;
+defineProps<{ lesson: Schemas['Lesson'] }>();
+const { t } = useI18n();
 </script>
 
 <template>
-  <HoleSection
-    v-if="lesson.part && lesson.figures['final.drill']"
-    :thickness-mm="lesson.part.thickness_mm"
-    :drill-mm="mm('final.drill')"
-    :pilot-mm="mm('pilot.drill')"
-    :point-mm="mm('final.point')"
-    :travel-mm="mm('travel')"
-  />
+  <figure v-if="lesson.drawing" class="sheet p-3">
+    <DrawingView :drawing="lesson.drawing" />
+    <figcaption class="text-sm text-quiet">{{ t('planning.sectionCaption') }}</figcaption>
+  </figure>
 </template>

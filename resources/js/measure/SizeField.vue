@@ -7,16 +7,19 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useUnits } from './useUnits';
 
-/** Takes a size as it is said in the shop (3/8, #7, F, 6.8, 15 thou) and says back what was understood. */
+/** Takes a size as it is said in the shop (3/8, #7, F, 6.8, 15 thou) and says back what was understood; stock may be long. */
 const text = defineModel<string>({ required: true });
-defineProps<{ label: string; hint?: string; error?: string }>();
+const props = defineProps<{ label: string; hint?: string; error?: string; stock?: boolean }>();
 const { t } = useI18n();
 const { units, length } = useUnits();
 const settled = useDebounce(text, 250);
 
 const size = useQuery({
-  queryKey: ['size', settled, units],
-  queryFn: () => must(api.POST('/api/measure/size', { body: { text: settled.value, default_unit: units.value } })),
+  queryKey: ['size', settled, units, props.stock ?? false],
+  queryFn: () =>
+    must(
+      api.POST('/api/measure/size', { body: { text: settled.value, default_unit: units.value, stock: props.stock } }),
+    ),
   enabled: computed(() => settled.value.trim() !== ''),
   staleTime: Infinity,
 });
@@ -26,8 +29,9 @@ const refused = computed(() =>
 const echo = computed(() => {
   if (settled.value.trim() === '' || !size.data.value || refused.value) return '';
   const { designation, system, diameter_mm } = size.data.value;
-  return t('measure.understood', {
-    name: system === 'metric' ? `${designation} mm` : designation,
+  // What was typed in millimetres is not said again in millimetres.
+  return t(system === 'metric' ? 'measure.understoodMetric' : 'measure.understood', {
+    name: designation,
     mm: length(diameter_mm, 3, 'mm'),
     inches: length(diameter_mm, 3, 'in'),
   });

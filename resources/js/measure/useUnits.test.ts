@@ -23,6 +23,9 @@ describe("lengths in the reader's units", () => {
     [0, 2, '0 mm'],
     [-0.08, 2, '-0.08 mm'],
     [100, 1, '100 mm'],
+    [30, 0, '30 mm'],
+    [1000, 0, '1000 mm'],
+    [0.4, 0, '0 mm'],
   ])('shows %d to %d digits as %s', (mm, digits, words) => expect(shown(mm, 'mm', digits)).toBe(words));
 
   it.each([

@@ -16,5 +16,7 @@ export function useUnits() {
 }
 
 function trim(value: number, digits: number): string {
-  return value.toFixed(digits).replace(/\.?0+$/, '') || '0';
+  const text = value.toFixed(digits);
+  // Only what stands after a point may go: 30 is not 3.
+  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 }

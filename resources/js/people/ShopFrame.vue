@@ -22,7 +22,7 @@ const rooms = computed<RuleMark[]>(() =>
     ? [
         { key: 'today', label: t('room.today'), to: { name: 'today' } },
         { key: 'planner', label: t('room.planner'), to: { name: 'planner' } },
-        { key: 'gate', label: t('room.gate'), to: { name: 'gate' } },
+        { key: 'workshop', label: t('room.workshop'), to: { name: 'workshop' } },
       ]
     : [
         { key: 'path', label: t('room.path'), to: { name: 'path' } },
@@ -30,9 +30,10 @@ const rooms = computed<RuleMark[]>(() =>
         { key: 'planner', label: t('room.planner'), to: { name: 'planner' } },
       ],
 );
+/** Every page of a room lies under the room's own path. */
 const current = computed(() => {
-  const name = String(route.name);
-  return rooms.value.some((room) => room.key === name) ? name : null;
+  const first = route.path.split('/')[1] ?? '';
+  return rooms.value.some((room) => room.key === first) ? first : null;
 });
 
 const changeUnits = useAction(

@@ -14,5 +14,6 @@ export function useMe() {
   const { data: me } = useQuery(meQuery, queryClient);
   const person = computed(() => me.value?.person ?? null);
   const teaches = computed(() => person.value !== null && person.value.role !== 'learner');
-  return { me, person, teaches };
+  const leads = computed(() => person.value?.role === 'lead');
+  return { me, person, teaches, leads };
 }

@@ -13,18 +13,27 @@ const { shown } = useFigure(() => props.figure);
 const rule = computed(() =>
   te(`figure.rule.${props.figure.rule}`) ? t(`figure.rule.${props.figure.rule}`) : props.figure.rule,
 );
+const UNITS: Record<string, string> = {
+  rpm: ' rpm',
+  deg: '°',
+  m_min: ' m/min',
+  n: ' N',
+  nm: ' N·m',
+  percent: ' %',
+};
 
 /** `d_mm` is the formula's d, in millimetres. */
 const terms = computed(() =>
   Object.entries(props.figure.terms as Record<string, number | string>).map(([key, value]) => {
-    const [, symbol = key, unit = ''] = key.match(/^(.+?)(?:_(mm|rpm|deg|m_min))?$/) ?? [];
+    const [, symbol = key, unit = ''] = key.match(/^(.+?)(?:_(mm_rev|mm|rpm|deg|m_min|nm|n|percent))?$/) ?? [];
+    const rounded = typeof value === 'number' ? Math.round(value * 100) / 100 : value;
     const shownValue =
-      typeof value === 'string'
-        ? value
-        : unit === 'mm'
-          ? length(value, 2)
-          : `${Math.round(value * 100) / 100}${{ rpm: ' rpm', deg: '°', m_min: ' m/min' }[unit] ?? ''}`;
-    return { symbol, shownValue };
+      typeof value === 'number' && unit === 'mm'
+        ? length(value, 2)
+        : typeof value === 'number' && unit === 'mm_rev'
+          ? `${length(value, 3)}/rev`
+          : `${rounded}${UNITS[unit] ?? ''}`;
+    return { symbol: symbol.replaceAll('_', ' '), shownValue };
   }),
 );
 </script>
@@ -40,4 +49,5 @@ const terms = computed(() =>
     </template>
   </dl>
   <p v-if="figure.teaching_value" class="mt-2 text-sm text-quiet">{{ t('figure.teachingValue') }}</p>
+  <p v-if="figure.unsure" class="mt-1 text-sm text-quiet">{{ t('figure.unsure', { words: figure.unsure }) }}</p>
 </template>

@@ -15,7 +15,7 @@ const { shown } = useFigure(() => props.figure);
   <Popover v-if="figure" as="span" class="relative inline-block">
     <PopoverButton
       class="border-b-2 border-dotted border-blue leading-tight text-blue print:border-0 print:font-semibold print:text-ink"
-      :class="{ reading: figure.kind !== 'text', 'text-[1.75rem]': big && figure.kind !== 'text' }"
+      :class="{ reading: figure.unit !== null, 'text-[1.75rem]': big && figure.unit !== null }"
       :title="t('figure.where')"
       >{{ shown }}</PopoverButton
     >

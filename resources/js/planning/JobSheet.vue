@@ -1,0 +1,183 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client';
+import { useUnits } from '@/measure/useUnits';
+import PrecedenceNote from '@/ui/PrecedenceNote.vue';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import DrawingView from './DrawingView.vue';
+import LayoutTable from './LayoutTable.vue';
+import { useStepFigures } from './useStepFigures';
+
+/** The plan on one sheet of paper beside the machine: black on white, the figures big, cautions before their step. */
+const props = defineProps<{ name: string; answer: Schemas['PlanAnswer']; setting?: string }>();
+const { t, d } = useI18n();
+const { length } = useUnits();
+const { figuresOf } = useStepFigures();
+const plan = computed(() => props.answer.plan);
+const rows = computed(
+  () =>
+    plan.value?.operations.map((step, index) => ({
+      ...step,
+      number: index + 1,
+      shown: figuresOf(step),
+      withdraw: step.pecks?.slice(0, -1).map((peck) => length(peck.reading_mm, 0)),
+    })) ?? [],
+);
+/** Said at every drill, read once: what several operations share stands over the first of them only. */
+const said = computed(() => {
+  const seen = new Set<string>();
+  return rows.value.map((row) =>
+    row.cautions.filter((caution) => {
+      const fresh = !seen.has(caution);
+      seen.add(caution);
+      return fresh;
+    }),
+  );
+});
+const facts = computed(() => [props.answer.heading.material, props.answer.heading.machine].filter(Boolean).join(' · '));
+</script>
+
+<template>
+  <section class="job">
+    <header>
+      <div>
+        <h1>{{ name }}</h1>
+        <p class="what">{{ answer.heading.what }}</p>
+        <p>{{ facts }}</p>
+        <p v-if="answer.heading.cribs" class="small">{{ t('planning.fromCribs', { cribs: answer.heading.cribs }) }}</p>
+        <p class="small">{{ t('planning.printedOn', { date: d(new Date(), { dateStyle: 'medium' }) }) }}</p>
+        <p v-if="plan?.batch" class="small">
+          {{
+            t('planning.lathe.sheet', {
+              out: length(plan.batch.overhang_mm, 1),
+              ratio: plan.batch.overhang_ratio.toFixed(1),
+              blank: length(plan.batch.blank_mm, 0),
+            })
+          }}
+        </p>
+      </div>
+      <DrawingView v-if="answer.drawing" :drawing="answer.drawing" class="figure" />
+    </header>
+    <p v-if="plan && !plan.ready" class="missing">■ {{ t('planning.missing') }}: {{ plan.missing.join(' ') }}</p>
+    <p v-for="warning in plan?.warnings ?? []" :key="warning" class="small">! {{ warning }}</p>
+    <table v-if="plan">
+      <tbody v-for="(row, index) in rows" :key="row.number">
+        <tr v-for="caution in said[index]" :key="caution" class="caution">
+          <td colspan="3">◇ {{ caution }}</td>
+        </tr>
+        <tr v-if="row.shown.length === 0">
+          <th scope="row" colspan="3">
+            {{ row.number }} {{ t(`planning.kind.${row.kind}`) }} <span class="tool inline">{{ row.tool }}</span>
+          </th>
+        </tr>
+        <tr v-else>
+          <th scope="row">
+            {{ row.number }} {{ t(`planning.kind.${row.kind}`) }}<span class="tool">{{ row.tool }}</span>
+          </th>
+          <td class="figures">
+            <span v-for="figure in row.shown" :key="figure.key">
+              <b>{{ figure.value }}</b> <i>{{ figure.note ?? figure.label }}</i>
+            </span>
+          </td>
+          <td class="aside">
+            <p v-if="row.lubricant">{{ row.lubricant }}</p>
+            <p v-if="row.withdraw">{{ t('planning.pecks', { pecks: row.withdraw.join(', ') }) }}</p>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <LayoutTable v-if="answer.layout" :layout="answer.layout" :setting="setting ?? 'rule'" />
+    <p class="small">{{ t('planning.teaching') }}</p>
+    <PrecedenceNote />
+  </section>
+</template>
+
+<style scoped>
+.job {
+  font-size: 10.5pt;
+  line-height: 1.25;
+  color: #000;
+}
+header {
+  display: grid;
+  grid-template-columns: 1fr 62mm;
+  gap: 6mm;
+  align-items: start;
+  border-bottom: 0.5mm solid #000;
+  padding-bottom: 2mm;
+}
+h1 {
+  font-size: 17pt;
+}
+.what {
+  font-size: 13pt;
+  font-weight: 650;
+}
+.figure {
+  max-height: 62mm;
+}
+.small {
+  font-size: 8.5pt;
+}
+.missing {
+  border: 0.6mm solid #000;
+  padding: 1.5mm;
+  font-weight: 650;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+tbody {
+  break-inside: avoid;
+}
+td,
+th {
+  padding: 0.9mm 1.5mm;
+  border-top: 0.2mm solid #000;
+  text-align: left;
+  vertical-align: top;
+}
+th {
+  width: 46mm;
+  font-size: 12pt;
+}
+.tool {
+  display: block;
+  font-size: 9pt;
+  font-weight: 400;
+}
+.tool.inline {
+  display: inline;
+  margin-left: 2mm;
+}
+.figures span {
+  display: inline-block;
+  vertical-align: top;
+  margin-right: 5mm;
+}
+.figures b {
+  font-family: var(--font-mono);
+  font-size: 17pt;
+  font-weight: 500;
+}
+.figures i {
+  display: block;
+  font-size: 8.5pt;
+  font-style: normal;
+}
+.aside {
+  width: 38mm;
+  font-size: 8.5pt;
+}
+.caution td {
+  border-top: 0.2mm solid #000;
+  padding-bottom: 0;
+  font-weight: 650;
+  font-size: 9pt;
+}
+.caution + tr td,
+.caution + tr th {
+  border-top: 0;
+}
+</style>

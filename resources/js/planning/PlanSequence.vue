@@ -1,0 +1,49 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client';
+import type { RuleMark } from '@/ui/rule';
+import SteelRule from '@/ui/SteelRule.vue';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+import DrawingView from './DrawingView.vue';
+import PlanStepRow from './PlanStepRow.vue';
+
+/** A working sequence on the rule, with its drawing beside it. */
+const props = defineProps<{ plan: Schemas['Plan']; drawing: Schemas['Drawing'] | null }>();
+const { t } = useI18n();
+const marks = computed<RuleMark[]>(() =>
+  props.plan.operations.map((step, index) => ({
+    key: String(index),
+    label: t(`planning.kind.${step.kind}`),
+    numeral: String(index + 1),
+  })),
+);
+function reach(key: string) {
+  document.getElementById(`operation-${key}`)?.scrollIntoView({ block: 'center' });
+}
+</script>
+
+<template>
+  <div class="grid items-start gap-5 md:grid-cols-[180px_1fr] xl:grid-cols-[180px_1fr_400px]">
+    <SteelRule
+      orientation="vertical"
+      class="max-md:hidden xl:sticky xl:top-4"
+      :marks="marks"
+      :current="null"
+      :label="t('planning.sequence')"
+      @select="reach"
+    />
+    <ol class="sheet">
+      <PlanStepRow
+        v-for="(step, index) in plan.operations"
+        :id="`operation-${index}`"
+        :key="index"
+        :step="step"
+        :number="index + 1"
+      />
+    </ol>
+    <figure v-if="drawing" class="sheet p-3 max-xl:order-first max-xl:md:col-start-2 xl:sticky xl:top-4 xl:col-start-3">
+      <DrawingView :drawing="drawing" class="max-h-[70vh]" />
+      <figcaption class="text-sm text-quiet">{{ t(`planning.drawingCaption.${drawing.title}`) }}</figcaption>
+    </figure>
+  </div>
+</template>

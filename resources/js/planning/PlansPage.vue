@@ -1,0 +1,152 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client';
+import BigButton from '@/ui/BigButton.vue';
+import ErrorNote from '@/ui/ErrorNote.vue';
+import PageState from '@/ui/PageState.vue';
+import { computed, ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+import PlannerTabs from './PlannerTabs.vue';
+import { usePlans, useRemovePlan, useRestorePlan } from './usePlans';
+
+/** All plans that one may see: found, sorted, compared two by two. */
+const { t, d } = useI18n();
+const plans = usePlans();
+const search = ref('');
+const order = ref<'name' | 'part' | 'saved_at'>('part');
+const chosen = ref<string[]>([]);
+const removed = ref<Schemas['PlanEntry'] | null>(null);
+const remove = useRemovePlan((plan) => {
+  removed.value = plan;
+  chosen.value = chosen.value.filter((id) => id !== plan.id);
+});
+const restore = useRestorePlan();
+
+/** Plans of no part come last. */
+const LAST = '~';
+const shown = computed(() => {
+  const wanted = search.value.trim().toLowerCase();
+  const found = (plans.data.value ?? []).filter((plan) =>
+    [plan.name, plan.what, plan.machine, plan.part, plan.owner].some((text) => text?.toLowerCase().includes(wanted)),
+  );
+  return found.sort((a, b) =>
+    order.value === 'saved_at'
+      ? b.saved_at.localeCompare(a.saved_at)
+      : (a[order.value] ?? LAST).localeCompare(b[order.value] ?? LAST) || a.name.localeCompare(b.name),
+  );
+});
+const comparable = computed(
+  () =>
+    chosen.value.length === 2 &&
+    shown.value.filter((plan) => chosen.value.includes(plan.id) && plan.kind !== 'layout').length === 2,
+);
+async function takeBack() {
+  if (removed.value) await restore.runAsync(removed.value.id);
+  removed.value = null;
+}
+</script>
+
+<template>
+  <PlannerTabs current="plans" />
+  <div class="mt-4 flex flex-wrap items-center gap-4">
+    <h1>{{ t('planning.plans') }}</h1>
+    <label class="ml-auto flex items-center gap-2"
+      >{{ t('ui.find') }} <input v-model="search" type="search" class="field w-56"
+    /></label>
+    <label class="flex items-center gap-2"
+      >{{ t('ui.sortBy') }}
+      <select v-model="order" class="field w-auto">
+        <option v-for="each in ['part', 'name', 'saved_at'] as const" :key="each" :value="each">
+          {{ t(`planning.order.${each}`) }}
+        </option>
+      </select></label
+    >
+    <RouterLink
+      v-if="comparable"
+      class="inline-flex min-h-12 items-center border border-blue bg-blue px-5 font-semibold text-on-blue no-underline"
+      :to="{ name: 'compare-plans', params: { first: chosen[0], second: chosen[1] } }"
+      >{{ t('planning.compare') }}</RouterLink
+    >
+    <span v-else class="text-sm text-quiet">{{ t('planning.compareHint') }}</span>
+  </div>
+  <p
+    v-if="removed"
+    class="mt-3 flex flex-wrap items-center gap-4 border-2 border-bronze bg-sheet px-4 py-2"
+    role="status"
+  >
+    {{ t('planning.removed', { name: removed.name }) }}
+    <BigButton :busy="restore.busy.value" @click="takeBack">{{ t('ui.undo') }}</BigButton>
+  </p>
+  <ErrorNote class="mt-3" :error="remove.error.value ?? restore.error.value" @retry="remove.reset()" />
+  <PageState v-slot="{ data }" :data="plans.data.value" :error="plans.error.value" @retry="plans.refetch()">
+    <div v-if="data.length === 0" class="sheet mt-4 p-6">
+      <p>{{ t('planning.noPlans') }}</p>
+      <RouterLink
+        class="mt-2 inline-flex min-h-12 items-center font-semibold"
+        :to="{ name: 'new-plan', params: { kind: 'hole' } }"
+        >{{ t('planning.firstPlan') }}</RouterLink
+      >
+    </div>
+    <p v-else-if="shown.length === 0" class="mt-4 text-quiet">{{ t('ui.nothingFound', { what: search }) }}</p>
+    <table v-else class="sheet mt-4 w-full text-left">
+      <thead class="border-b border-quiet text-sm text-quiet max-md:sr-only">
+        <tr>
+          <th class="p-2" scope="col">
+            <span class="sr-only">{{ t('planning.compare') }}</span>
+          </th>
+          <th class="p-2" scope="col">{{ t('planning.name') }}</th>
+          <th class="p-2" scope="col">{{ t('planning.what') }}</th>
+          <th class="p-2" scope="col">{{ t('planning.machine') }}</th>
+          <th class="p-2" scope="col">{{ t('planning.part') }}</th>
+          <th class="p-2" scope="col">{{ t('planning.savedAt') }}</th>
+          <th class="p-2" scope="col">
+            <span class="sr-only">{{ t('planning.remove') }}</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="plan in shown" :key="plan.id" class="border-t border-hairline">
+          <td class="p-2">
+            <input
+              v-if="plan.kind !== 'layout'"
+              v-model="chosen"
+              type="checkbox"
+              class="size-5"
+              :value="plan.id"
+              :disabled="chosen.length >= 2 && !chosen.includes(plan.id)"
+              :aria-label="t('planning.chooseToCompare', { name: plan.name })"
+            />
+          </td>
+          <th class="p-2" scope="row">
+            <RouterLink class="inline-flex min-h-12 items-center" :to="{ name: 'plan', params: { id: plan.id } }">{{
+              plan.name
+            }}</RouterLink>
+          </th>
+          <td class="p-2">
+            <span
+              :class="plan.ready ? 'text-alone' : 'text-no'"
+              :title="t(plan.ready ? 'planning.ready' : 'planning.missing')"
+              >{{ plan.ready ? '●' : '■' }}</span
+            >
+            {{ plan.what }}
+          </td>
+          <td class="p-2">{{ plan.machine ?? t('planning.tabs.layout') }}</td>
+          <td class="p-2 max-md:hidden">{{ plan.part ?? '—' }}</td>
+          <td class="p-2 text-sm text-quiet max-md:hidden">
+            {{ d(plan.saved_at, { dateStyle: 'medium' }) }}, {{ plan.owner }}
+          </td>
+          <td class="p-2 text-right">
+            <button
+              v-if="plan.yours"
+              type="button"
+              class="min-h-12 px-2 text-sm underline underline-offset-4"
+              :aria-label="t('planning.removeNamed', { name: plan.name })"
+              @click="remove.run(plan)"
+            >
+              {{ t('planning.remove') }}
+            </button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </PageState>
+</template>

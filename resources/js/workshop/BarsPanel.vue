@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { api, must } from '@/api/client';
+import SizeField from '@/measure/SizeField.vue';
+import { useUnits } from '@/measure/useUnits';
+import BigButton from '@/ui/BigButton.vue';
+import ErrorNote from '@/ui/ErrorNote.vue';
+import PageState from '@/ui/PageState.vue';
+import SelectField from '@/ui/SelectField.vue';
+import TextField from '@/ui/TextField.vue';
+import { useAction } from '@/ui/useAction';
+import { useQuery } from '@tanstack/vue-query';
+import { computed, reactive } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useShop } from './useShop';
+
+/** Round bar in stock, from which a class is cut its blanks. */
+const { t } = useI18n();
+const { length } = useUnits();
+const { materials } = useShop();
+const bars = useQuery({ queryKey: ['bars'], queryFn: () => must(api.GET('/api/workshop/bars')) });
+const names = computed(() =>
+  Object.fromEntries((materials.data.value ?? []).map((material) => [material.key, material.name])),
+);
+const form = reactive({ material: 'mild_steel', diameter: '', length: '', count: '' });
+const add = useAction(
+  () => must(api.POST('/api/workshop/bars', { body: { ...form } })),
+  () => Object.assign(form, { diameter: '', length: '', count: '' }),
+);
+const remove = useAction((id: number) =>
+  must(api.DELETE('/api/workshop/bars/{bar}', { params: { path: { bar: String(id) } } })),
+);
+const fault = (field: string) => add.fieldErrors.value[field]?.[0];
+</script>
+
+<template>
+  <section>
+    <h2>{{ t('workshop.bars') }}</h2>
+    <p class="text-quiet">{{ t('workshop.barsWords') }}</p>
+    <PageState v-slot="{ data }" :data="bars.data.value" :error="bars.error.value" @retry="bars.refetch()">
+      <p v-if="data.length === 0" class="mt-2 text-quiet">{{ t('workshop.noBars') }}</p>
+      <ul v-else class="sheet mt-2">
+        <li
+          v-for="bar in data"
+          :key="bar.id"
+          class="flex flex-wrap items-center gap-x-5 border-t border-hairline px-4 first:border-t-0"
+        >
+          <span class="flex-1">{{ names[bar.material] ?? bar.material }}</span>
+          <span class="reading">⌀ {{ length(bar.diameter_mm) }} × {{ length(bar.length_mm, 0) }}</span>
+          <span class="reading font-semibold">{{ t('workshop.pieces', { n: bar.count }) }}</span>
+          <button type="button" class="min-h-12 px-2 text-sm underline underline-offset-4" @click="remove.run(bar.id)">
+            {{ t('planning.remove') }}
+          </button>
+        </li>
+      </ul>
+    </PageState>
+    <form
+      class="sheet mt-3 grid items-end gap-3 p-4 sm:grid-cols-2 lg:grid-cols-[2fr_1fr_1fr_1fr_auto]"
+      @submit.prevent="add.run(undefined)"
+    >
+      <SelectField
+        v-model="form.material"
+        :label="t('workshop.material')"
+        :options="(materials.data.value ?? []).map((each) => ({ value: each.key, label: each.name }))"
+      />
+      <SizeField v-model="form.diameter" :label="t('workshop.diameter')" :error="fault('diameter')" />
+      <SizeField v-model="form.length" stock :label="t('workshop.barLength')" :error="fault('length')" />
+      <TextField v-model="form.count" mode="numeric" reading :label="t('workshop.howMany')" :error="fault('count')" />
+      <BigButton type="submit" :busy="add.busy.value">{{ t('ui.add') }}</BigButton>
+    </form>
+    <ErrorNote
+      class="mt-2"
+      :error="remove.error.value ?? (Object.keys(add.fieldErrors.value).length > 0 ? null : add.error.value)"
+      @retry="add.reset()"
+    />
+  </section>
+</template>

@@ -1,0 +1,197 @@
+<script setup lang="ts">
+import { api, must, type Schemas } from '@/api/client';
+import SizeField from '@/measure/SizeField.vue';
+import { useUnits } from '@/measure/useUnits';
+import BigButton from '@/ui/BigButton.vue';
+import ErrorNote from '@/ui/ErrorNote.vue';
+import SelectField from '@/ui/SelectField.vue';
+import SheetDialog from '@/ui/SheetDialog.vue';
+import TextField from '@/ui/TextField.vue';
+import { useAction } from '@/ui/useAction';
+import { computed, reactive } from 'vue';
+import { useI18n } from 'vue-i18n';
+import { useShop } from './useShop';
+
+/** Writes a machine down: what it turns at, what its scales show, what it holds. */
+const props = defineProps<{ machine: Schemas['Machine'] | null }>();
+const emit = defineEmits<{ close: [] }>();
+const { t } = useI18n();
+const { length } = useUnits();
+const { cribs } = useShop();
+const KINDS = ['bench_drill_press', 'floor_drill_press', 'lathe', 'hand_drill', 'bench'] as const;
+const CHANGES = ['stopped_and_isolated', 'running', 'any'] as const;
+
+const it = props.machine;
+const said = (mm: number | null | undefined, unit: 'mm' | 'in' = 'mm') => (mm == null ? '' : length(mm, 4, unit));
+const text = (value: number | null | undefined) => (value == null ? '' : String(value));
+const form = reactive({
+  name: it?.name ?? '',
+  kind: it?.kind ?? 'bench_drill_press',
+  cribs: it?.cribs.map((crib) => crib.slug) ?? [],
+  speeds: it?.speeds_rpm?.join(', ') ?? '',
+  speed_names: it?.speed_names?.join('; ') ?? '',
+  min_rpm: text(it?.min_rpm),
+  max_rpm: text(it?.max_rpm),
+  speed_change: it?.speed_change ?? '',
+  scale_unit: it?.depth_scale?.unit ?? '',
+  scale_graduation: said(it?.depth_scale?.graduation_mm, it?.depth_scale?.unit),
+  scale_travel: said(it?.depth_scale?.travel_mm, it?.depth_scale?.unit),
+  chuck_max: said(it?.chuck_max_mm),
+  through_bore: said(it?.through_bore_mm),
+  dial_graduation: said(it?.dial?.graduation_mm),
+  dial_divisions: text(it?.dial?.divisions_per_turn),
+  cross_graduation: said(it?.cross_dial?.graduation_mm),
+  cross_divisions: text(it?.cross_dial?.divisions_per_turn),
+  cross_reads_diameter: it?.cross_dial?.reads_diameter ?? false,
+  taper: text(it?.taper),
+});
+const spindle = computed(() => form.kind !== 'bench');
+const lathe = computed(() => form.kind === 'lathe');
+
+const save = useAction(
+  () => {
+    const body = Object.fromEntries(
+      Object.entries(form).map(([key, value]) => [key, value === '' ? null : value]),
+    ) as Schemas['MachineWanted'];
+    return must(
+      props.machine
+        ? api.PUT('/api/workshop/machines/{machine}', { params: { path: { machine: props.machine.slug } }, body })
+        : api.POST('/api/workshop/machines', { body }),
+    );
+  },
+  () => emit('close'),
+);
+const fault = (field: string) => save.fieldErrors.value[field]?.[0];
+const options = (group: string, values: readonly string[]) =>
+  values.map((value) => ({ value, label: t(`workshop.${group}.${value}`) }));
+</script>
+
+<template>
+  <SheetDialog
+    open
+    wide
+    :title="machine ? t('workshop.editNamed', { name: machine.name }) : t('workshop.newMachine')"
+    @close="emit('close')"
+  >
+    <form class="mt-4 grid items-start gap-4 sm:grid-cols-2" @submit.prevent="save.run(undefined)">
+      <TextField v-model="form.name" :label="t('workshop.name')" required :error="fault('name')" />
+      <SelectField
+        v-model="form.kind"
+        :label="t('workshop.kindLabel')"
+        :options="options('kind', KINDS)"
+        :error="fault('kind')"
+      />
+      <template v-if="spindle">
+        <TextField
+          v-model="form.speeds"
+          reading
+          :label="t('workshop.speedSteps')"
+          :hint="t('workshop.speedStepsHint')"
+          :error="fault('speeds') ?? fault('speeds_rpm')"
+        />
+        <TextField
+          v-if="form.speeds.trim()"
+          v-model="form.speed_names"
+          :label="t('workshop.speedNames')"
+          :hint="t('workshop.speedNamesHint')"
+          :error="fault('speed_names')"
+        />
+        <div v-else class="grid grid-cols-2 gap-3">
+          <TextField
+            v-model="form.min_rpm"
+            mode="numeric"
+            reading
+            :label="t('workshop.minRpm')"
+            :error="fault('min_rpm')"
+          />
+          <TextField
+            v-model="form.max_rpm"
+            mode="numeric"
+            reading
+            :label="t('workshop.maxRpm')"
+            :error="fault('max_rpm')"
+          />
+        </div>
+        <SelectField
+          v-model="form.speed_change"
+          :label="t('workshop.fact.change')"
+          :options="[{ value: '', label: '—' }, ...options('change', CHANGES)]"
+          :error="fault('speed_change')"
+        />
+        <SizeField v-model="form.chuck_max" :label="t('workshop.chuckMax')" :error="fault('chuck_max')" />
+        <SelectField
+          v-model="form.scale_unit"
+          :label="t('workshop.scaleUnit')"
+          :options="[
+            { value: '', label: t('workshop.noScale') },
+            { value: 'mm', label: 'mm' },
+            { value: 'in', label: 'in' },
+          ]"
+        />
+        <div v-if="form.scale_unit" class="grid grid-cols-2 gap-3">
+          <SizeField
+            v-model="form.scale_graduation"
+            :label="t('workshop.graduation')"
+            :error="fault('scale_graduation')"
+          />
+          <SizeField v-model="form.scale_travel" stock :label="t('workshop.travel')" :error="fault('scale_travel')" />
+        </div>
+        <TextField
+          v-model="form.taper"
+          mode="numeric"
+          reading
+          :label="t('workshop.taperLabel')"
+          :error="fault('taper')"
+        />
+      </template>
+      <template v-if="lathe">
+        <SizeField v-model="form.through_bore" :label="t('workshop.fact.bore')" :error="fault('through_bore')" />
+        <div class="grid grid-cols-2 gap-3">
+          <SizeField
+            v-model="form.dial_graduation"
+            :label="t('workshop.carriageGraduation')"
+            :error="fault('dial_graduation')"
+          />
+          <TextField
+            v-model="form.dial_divisions"
+            mode="numeric"
+            reading
+            :label="t('workshop.divisions')"
+            :error="fault('dial_divisions')"
+          />
+        </div>
+        <div class="grid grid-cols-2 gap-3">
+          <SizeField
+            v-model="form.cross_graduation"
+            :label="t('workshop.crossGraduation')"
+            :error="fault('cross_graduation')"
+          />
+          <TextField
+            v-model="form.cross_divisions"
+            mode="numeric"
+            reading
+            :label="t('workshop.divisions')"
+            :error="fault('cross_divisions')"
+          />
+          <label class="col-span-2 flex min-h-11 items-center gap-2"
+            ><input v-model="form.cross_reads_diameter" type="checkbox" class="size-5" />
+            {{ t('workshop.readsDiameter') }}</label
+          >
+        </div>
+      </template>
+      <fieldset class="sm:col-span-2">
+        <legend class="font-semibold">{{ t('workshop.cribsBeside') }}</legend>
+        <div class="mt-1 grid gap-x-4 border border-hairline px-3 sm:grid-cols-2">
+          <label v-for="crib in cribs.data.value ?? []" :key="crib.slug" class="flex min-h-11 items-center gap-2">
+            <input v-model="form.cribs" type="checkbox" class="size-5" :value="crib.slug" /> {{ crib.name }}
+          </label>
+        </div>
+      </fieldset>
+      <ErrorNote class="sm:col-span-2" :error="save.error.value" @retry="save.run(undefined)" />
+      <div class="flex justify-end gap-3 sm:col-span-2">
+        <BigButton @click="emit('close')">{{ t('ui.cancel') }}</BigButton>
+        <BigButton type="submit" tone="main" :busy="save.busy.value">{{ t('ui.save') }}</BigButton>
+      </div>
+    </form>
+  </SheetDialog>
+</template>

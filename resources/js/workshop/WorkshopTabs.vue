@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { useMe } from '@/people/useMe';
+import PageTabs from '@/ui/PageTabs.vue';
+import { computed } from 'vue';
+import { useI18n } from 'vue-i18n';
+
+defineProps<{ current: string }>();
+const { t } = useI18n();
+const { teaches } = useMe();
+const tabs = computed(() =>
+  [
+    { key: 'machines', name: 'workshop' },
+    { key: 'cribs', name: 'cribs' },
+    { key: 'materials', name: 'materials' },
+    { key: 'policy', name: 'policy' },
+    ...(teaches.value ? [{ key: 'file', name: 'workshop-file' }] : []),
+  ].map(({ key, name }) => ({ key, label: t(`workshop.tabs.${key}`), to: { name } })),
+);
+</script>
+
+<template>
+  <PageTabs :tabs="tabs" :current="current" :label="t('workshop.tabs.label')" />
+</template>
