@@ -62,7 +62,7 @@ final readonly class DrillPasses
         $this->judgeBlind($kind, $depth, $total);
         $this->judgeFlutes($drill, $total);
         $scale = $this->draft->machine->scale;
-        $reading = $depth->through ? $scale->up($total) : $scale->down($total);
+        $reading = $this->reading($kind, $depth, $total);
         $pecks = (new PeckPlan($drill->diameter, $total, self::FIRST_PECK, self::NEXT_PECK, Length::zero()))->compute();
         $time = (new CutTime($drill->diameter, $depth->depth, $angle, $cutting->feedMmRev, $cutting->speed->chosenRpm, Length::mm(1)))->compute();
         $this->draft->step(new PlanStep($kind, $tool, implode(' ', array_filter([$why, $cutting->words(), $deep->words, $this->chipWords($deep)], static fn (string $words): bool => $words !== '')), $this->cautions($drill, $kind),
@@ -70,7 +70,7 @@ final readonly class DrillPasses
             $pecks->needed ? $pecks->pecks : [], $this->draft->material->lubricant, $time->timeS, figures: [
                 $figure, $cutting->speedFigure, $cutting->feedFigure, $depth->figure,
                 Figure::length('total_depth_mm', $total, 'total', 'total = depth + (d / 2) / tan(angle / 2)', ['depth_mm' => $depth->depth->inMm(), 'd_mm' => $drill->diameter->inMm(), 'angle_deg' => $angle, 'point_mm' => $point->inMm()]),
-                Figure::length('reading_mm', $reading, $depth->through ? 'reading.up' : 'reading.down', 'reading = total', ['total_mm' => $total->inMm(), 'graduation_mm' => $scale->graduation->inMm()]),
+                Figure::length('reading_mm', $reading, $reading->isLessThan($total) ? 'reading.down' : ($depth->through ? 'reading.up' : 'reading.room'), 'reading = total', ['total_mm' => $total->inMm(), 'graduation_mm' => $scale->graduation->inMm()]),
                 Figure::number('time_s', 's', $time->timeS, 'time', 't = 60 · travel / (f · n)', ['travel_mm' => $time->travel->inMm(), 'f_mm_rev' => $cutting->feedMmRev, 'n_rpm' => $cutting->speed->chosenRpm])->teaching(),
             ]));
         $this->draft->setup($this->facts($drill, $before, $kind, $cutting, $depth->depth, $total, $stepped, []));
@@ -94,6 +94,21 @@ final readonly class DrillPasses
         if ($kind === 'drill' && ! $depth->through && $total->isAtLeast($this->draft->thickness)) {
             $this->draft->missing(sprintf('With lead, room for chips and the point the hole is %.1f mm deep and comes out of %.4g mm of stock. Take thicker stock, a shallower thread, or drill through.', $total->inMm(), $this->draft->thickness->inMm()));
         }
+    }
+
+    /** In whole lines of the scale: on to the next one where the depth is the least that will do, back to the last where it is the most. */
+    private function reading(string $kind, DrilledDepth $depth, Length $total): Length
+    {
+        $scale = $this->draft->machine->scale;
+        $up = $scale->up($total);
+        if (! $depth->least || $depth->through || $up->isLessThan($this->draft->thickness)) {
+            return $depth->least ? $up : $scale->down($total);
+        }
+        if ($kind === 'drill' && $total->isLessThan($this->draft->thickness)) {
+            $this->draft->warn(sprintf('The next line of the scale, %s, is already the underside of the stock: stop between the lines, at %.4g mm, or take thicker stock.', $scale->name($up), $total->inMm()));
+        }
+
+        return $scale->down($total);
     }
 
     private function judgeFlutes(Drill $drill, Length $total): void

@@ -10,10 +10,13 @@ use MillStep\Core\Workshop\Drill;
 use MillStep\Core\Workshop\Material;
 use MillStep\Core\Workshop\ShopPolicy;
 
-/** How deep a hole is drilled at full diameter, with the working. */
+/**
+ * How deep a hole is drilled at full diameter, with the working; and whether that is the least that will do (a hole
+ * drilled through, or one a tap must have room in) or the most there may be.
+ */
 final readonly class DrilledDepth
 {
-    private function __construct(public Length $depth, public Figure $figure, public bool $through)
+    private function __construct(public Length $depth, public Figure $figure, public bool $through, public bool $least)
     {
     }
 
@@ -22,10 +25,10 @@ final readonly class DrilledDepth
         if ($hole->through || $hole->depth === null) {
             $depth = $thickness->plus($policy->breakthrough);
 
-            return new self($depth, Figure::length('depth_mm', $depth, 'depth.through', 'depth = t + b', ['t_mm' => $thickness->inMm(), 'b_mm' => $policy->breakthrough->inMm()]), true);
+            return new self($depth, Figure::length('depth_mm', $depth, 'depth.through', 'depth = t + b', ['t_mm' => $thickness->inMm(), 'b_mm' => $policy->breakthrough->inMm()]), true, true);
         }
         if ($hole->purpose !== 'tapped') {
-            return new self($hole->depth, Figure::length('depth_mm', $hole->depth, 'depth.blind'), false);
+            return new self($hole->depth, Figure::length('depth_mm', $hole->depth, 'depth.blind'), false, false);
         }
         $thread = $hole->theThread();
         $taps = TapsAtHand::of((new TapChoice(false, 'hand', $material->group, $hole->depth, $thread->major))->compute(), $thread, $crib, false, $material->group);
@@ -34,6 +37,6 @@ final readonly class DrilledDepth
 
         return new self($depth, Figure::length('depth_mm', $depth, 'depth.tapped', 'depth = L + (lead + clearance) · p', [
             'L_mm' => $hole->depth->inMm(), 'lead' => $lead, 'clearance' => 1.0, 'p_mm' => $thread->pitch->inMm(),
-        ])->teaching(), false);
+        ])->teaching(), false, true);
     }
 }

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Measure\Length;
 use MillStep\Core\Measure\Reading;
 use MillStep\Core\Measure\Size;
@@ -63,4 +64,11 @@ it('reads an instrument: zero, and a sign where one may stand', function (): voi
         ->and(Reading::parse('-0.08', 'mm', signed: true)->inMm())->toBe(-0.08)
         ->and(Reading::parse('.002', 'in', signed: true)->inMm())->toEqualWithDelta(0.0508, 1e-12)
         ->and(fn () => Reading::parse('-0.08'))->toThrow(MillStep\Core\Exception\InvalidInput::class);
+});
+
+it('reads stock as sizes are written, up to ten metres', function (): void {
+    expect(Size::length('3-1/2', 'in')->diameter->inMm())->toBe(88.9)
+        ->and(Size::length('10000')->diameter->inMm())->toBe(10000.0)
+        ->and(fn () => Size::length('10001'))->toThrow(InvalidInput::class, 'longer than 10 m')
+        ->and(fn () => Size::length('about so'))->toThrow(InvalidInput::class);
 });

@@ -38,7 +38,7 @@ final class Mutants
     /** Methods that no operation with worked examples asks: they serve plans and messages, and are tested there. */
     private const ASIDE = [
         'Speeds' => ['range', 'setting', 'isRange', 'slowest', 'key'], 'ReamAllowance' => ['shipped'], 'CentreDrillRange' => ['nearest', 'gap'], 'CentreDrill' => ['of'],
-        'ParallelStack' => ['nearest'], 'Size' => ['refusal'],
+        'ParallelStack' => ['nearest'], 'Size' => ['refusal', 'length'],
     ];
 
     /** @return list<string> the operations that have worked examples, and what they compute with */

@@ -54,6 +54,16 @@ it('reads depths on the machine\'s own scale: a through hole up, a blind one dow
         ->and($blind['total_depth_mm'] - $blind['reading_mm'])->toBeGreaterThanOrEqual(0)->toBeLessThan($graduation);
 });
 
+it('drills on to the next line where a tap needs the room, and says so where there is no next line', function (): void {
+    $blind = ['purpose' => 'tapped', 'thread' => 'M4', 'through' => false, 'depth_mm' => 8];
+    $drill = array_column(hole($blind, ['thickness_mm' => 20])['operations'], null, 'kind')['drill'];
+    $tight = hole($blind, ['thickness_mm' => ceil($drill['total_depth_mm'])]);
+    $between = array_column($tight['operations'], null, 'kind')['drill'];
+    expect($drill['reading_mm'])->toEqual(ceil($drill['total_depth_mm']))->toBeGreaterThan($drill['total_depth_mm'])
+        ->and($between['reading_mm'])->toEqual(floor($drill['total_depth_mm']))
+        ->and(implode(' ', $tight['warnings']))->toContain('stop between the lines');
+});
+
 it('says what is missing and what would do instead', function (array $hole, array $with, string $words): void {
     $plan = hole($hole, $with);
     expect($plan['ready'])->toBeFalse()->and(implode(' ', $plan['missing']))->toContain($words);

@@ -29,8 +29,9 @@ const refused = computed(() =>
 const echo = computed(() => {
   if (settled.value.trim() === '' || !size.data.value || refused.value) return '';
   const { designation, system, diameter_mm } = size.data.value;
-  // What was typed in millimetres is not said again in millimetres.
-  return t(system === 'metric' ? 'measure.understoodMetric' : 'measure.understood', {
+  // What was typed in a unit is not said again in that unit.
+  const key = system === 'metric' ? 'understoodMetric' : system === 'decimal_inch' ? 'understoodInch' : 'understood';
+  return t(`measure.${key}`, {
     name: designation,
     mm: length(diameter_mm, 3, 'mm'),
     inches: length(diameter_mm, 3, 'in'),

@@ -61,9 +61,17 @@ async function saved(plan: Schemas['SavedPlan']) {
       <PlanChangesList class="mt-2" :changes="plan.since" />
     </section>
     <div class="mt-4 grid items-start gap-4" :class="kind === 'layout' ? 'lg:grid-cols-[2fr_3fr]' : ''">
-      <form class="sheet p-4" @submit.prevent>
-        <component :is="FORMS[kind]" v-model="draft" :faults="faults" />
-      </form>
+      <component :is="plan && kind !== 'layout' ? 'details' : 'div'" class="sheet p-4">
+        <summary v-if="plan && kind !== 'layout'" class="flex min-h-9 cursor-pointer flex-wrap items-center gap-x-4">
+          <span class="font-semibold">▸ {{ t('planning.wanted') }}</span>
+          <span v-if="shown" class="text-quiet">{{
+            [shown.heading.what, shown.heading.material, shown.heading.machine].filter(Boolean).join(' · ')
+          }}</span>
+        </summary>
+        <form :class="{ 'mt-3': plan }" @submit.prevent>
+          <component :is="FORMS[kind]" v-model="draft" :faults="faults" />
+        </form>
+      </component>
       <div class="min-w-0 space-y-4">
         <ErrorNote :error="general" @retry="answer.refetch()" />
         <p v-if="!planable" class="text-quiet">{{ t('planning.empty') }}</p>

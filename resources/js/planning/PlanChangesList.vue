@@ -6,9 +6,19 @@ import { useI18n } from 'vue-i18n';
 
 /** What differs between two plans, operation by operation. */
 const props = defineProps<{ changes: Schemas['PlanChanges']; all?: boolean }>();
+type Change = Schemas['PlanChanges']['operations'][number]['changes'][number];
 const { t } = useI18n();
 const { length } = useUnits();
-const lines = computed(() => props.changes.operations.filter((line) => props.all || line.state !== 'same'));
+/** Where a figure changes, the sentence about it need not be read too; nor a reading twice, once as the scale shows it. */
+function told(changes: Change[]): Change[] {
+  const scale = changes.some((change) => change.field === 'scale');
+  return changes.filter(({ field }) => !(field === 'why' && changes.length > 1) && !(field === 'reading_mm' && scale));
+}
+const lines = computed(() =>
+  props.changes.operations
+    .filter((line) => props.all || line.state !== 'same')
+    .map((line) => ({ ...line, changes: told(line.changes) })),
+);
 type Value = string | number | null;
 function shown(field: string, value: Value): string {
   if (value === null) return '—';
@@ -35,10 +45,10 @@ const SIGNS = { same: '=', changed: '≠', added: '+', removed: '−' };
         <td v-else-if="line.state === 'same'" class="p-2 text-quiet">{{ line.after }}</td>
         <td v-else class="p-2">
           <p v-for="change in line.changes" :key="change.field">
-            <span class="text-quiet">{{ t(`planning.field.${change.field}`) }}:</span>
+            <span class="mr-2 text-quiet">{{ t(`planning.field.${change.field}`) }}:</span>
             <template v-if="change.field === 'why'">
-              <span class="block text-sm line-through decoration-quiet">{{ change.before }}</span>
-              <span class="block text-sm">{{ change.after }}</span>
+              <span class="block text-sm text-quiet">− {{ change.before }}</span>
+              <span class="block text-sm">+ {{ change.after }}</span>
             </template>
             <template v-else>
               <span class="reading line-through decoration-quiet">{{ shown(change.field, change.before) }}</span> →

@@ -23,10 +23,12 @@ function reach(key: string) {
 </script>
 
 <template>
-  <div class="grid items-start gap-5 md:grid-cols-[180px_1fr] xl:grid-cols-[180px_1fr_400px]">
+  <div
+    class="grid items-start gap-5 md:grid-cols-[150px_1fr] lg:grid-cols-[150px_1fr_320px] xl:grid-cols-[180px_1fr_400px]"
+  >
     <SteelRule
       orientation="vertical"
-      class="max-md:hidden xl:sticky xl:top-4"
+      class="max-md:hidden lg:sticky lg:top-4"
       :marks="marks"
       :current="null"
       :label="t('planning.sequence')"
@@ -41,8 +43,8 @@ function reach(key: string) {
         :number="index + 1"
       />
     </ol>
-    <figure v-if="drawing" class="sheet p-3 max-xl:order-first max-xl:md:col-start-2 xl:sticky xl:top-4 xl:col-start-3">
-      <DrawingView :drawing="drawing" class="max-h-[70vh]" />
+    <figure v-if="drawing" class="sheet p-3 max-lg:order-first max-lg:md:col-span-2 lg:sticky lg:top-4 lg:col-start-3">
+      <DrawingView :drawing="drawing" class="max-h-[40vh] lg:max-h-[70vh]" />
       <figcaption class="text-sm text-quiet">{{ t(`planning.drawingCaption.${drawing.title}`) }}</figcaption>
     </figure>
   </div>

@@ -34,7 +34,7 @@ export function useStepFigures() {
     if (step.passes_mm !== undefined) add('passes_mm', step.passes_mm.map((mm) => length(mm, 2)).join(' → '));
     if (step.dial !== undefined)
       add(
-        'dial_divisions',
+        step.kind === 'turn' ? 'first_cut' : 'dial_divisions',
         step.dial,
         step.dial.includes('turn') ? t('planning.onDial', { n: step.dial_divisions ?? 0 }) : undefined,
       );

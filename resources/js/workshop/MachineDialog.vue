@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
 import SizeField from '@/measure/SizeField.vue';
-import { useUnits } from '@/measure/useUnits';
+import { asTyped } from '@/measure/asTyped';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import SelectField from '@/ui/SelectField.vue';
@@ -16,13 +16,12 @@ import { useShop } from './useShop';
 const props = defineProps<{ machine: Schemas['Machine'] | null }>();
 const emit = defineEmits<{ close: [] }>();
 const { t } = useI18n();
-const { length } = useUnits();
 const { cribs } = useShop();
 const KINDS = ['bench_drill_press', 'floor_drill_press', 'lathe', 'hand_drill', 'bench'] as const;
 const CHANGES = ['stopped_and_isolated', 'running', 'any'] as const;
 
 const it = props.machine;
-const said = (mm: number | null | undefined, unit: 'mm' | 'in' = 'mm') => (mm == null ? '' : length(mm, 4, unit));
+const unit = it?.depth_scale?.unit;
 const text = (value: number | null | undefined) => (value == null ? '' : String(value));
 const form = reactive({
   name: it?.name ?? '',
@@ -34,13 +33,13 @@ const form = reactive({
   max_rpm: text(it?.max_rpm),
   speed_change: it?.speed_change ?? '',
   scale_unit: it?.depth_scale?.unit ?? '',
-  scale_graduation: said(it?.depth_scale?.graduation_mm, it?.depth_scale?.unit),
-  scale_travel: said(it?.depth_scale?.travel_mm, it?.depth_scale?.unit),
-  chuck_max: said(it?.chuck_max_mm),
-  through_bore: said(it?.through_bore_mm),
-  dial_graduation: said(it?.dial?.graduation_mm),
+  scale_graduation: asTyped(it?.depth_scale?.graduation_mm, unit),
+  scale_travel: asTyped(it?.depth_scale?.travel_mm, unit),
+  chuck_max: asTyped(it?.chuck_max_mm),
+  through_bore: asTyped(it?.through_bore_mm),
+  dial_graduation: asTyped(it?.dial?.graduation_mm, unit),
   dial_divisions: text(it?.dial?.divisions_per_turn),
-  cross_graduation: said(it?.cross_dial?.graduation_mm),
+  cross_graduation: asTyped(it?.cross_dial?.graduation_mm, unit),
   cross_divisions: text(it?.cross_dial?.divisions_per_turn),
   cross_reads_diameter: it?.cross_dial?.reads_diameter ?? false,
   taper: text(it?.taper),
