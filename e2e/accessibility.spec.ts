@@ -4,11 +4,19 @@ import { person } from './people';
 
 test('no main view has a serious fault of accessibility', async ({ browser }) => {
   const instructor = await person(browser, 'tomas@millstep.example');
+  const lead = await person(browser, 'lead@millstep.example');
   const learner = await person(browser, 'linnea@millstep.example');
   for (const [page, path] of [
     [instructor, '/today'],
-    [instructor, '/gate'],
     [instructor, '/planner'],
+    [instructor, '/planner/hole'],
+    [instructor, '/planner/layout'],
+    [instructor, '/planner/lathe'],
+    [lead, '/workshop'],
+    [lead, '/workshop/cribs'],
+    [lead, '/workshop/materials'],
+    [lead, '/workshop/policy'],
+    [lead, '/workshop/file'],
     [learner, '/path'],
     [learner, '/lessons/C6'],
     [learner, '/logbook'],

@@ -86,7 +86,7 @@ final class ImportWorkshop
     {
         foreach ($file['cribs'] ?? [] as $given) {
             $crib = Crib::query()->updateOrCreate(['slug' => $given['slug']], ['name' => $given['name'], 'note' => $given['note'] ?? null]);
-            $crib->tools()->delete();
+            $crib->tools()->forceDelete();
             Tool::query()->insert(array_map(static fn (array $tool): array => [
                 'crib_id' => $crib->id, 'kind' => $tool['kind'], 'designation' => $tool['designation'], 'diameter_mm' => $tool['diameter_mm'] ?? null, 'edge' => $tool['edge'] ?? 'normal', 'condition' => $tool['condition'] ?? 'good',
                 'details' => json_encode((object) array_intersect_key($tool, array_flip(self::TOOL_DETAILS)), JSON_THROW_ON_ERROR),

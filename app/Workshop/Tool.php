@@ -6,6 +6,7 @@ namespace App\Workshop;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\SoftDeletes;
 
 /**
  * A tool of a crib. `details` holds what only its kind has: `thread` and `type` of a tap, `method` of a reamer,
@@ -22,6 +23,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Tool extends Model
 {
+    use SoftDeletes;
+
     public const KINDS = ['drill', 'step_drill', 'tap', 'reamer', 'centre_drill', 'parallel', 'gauge'];
 
     public const CONDITIONS = ['good', 'dull', 'worn_out', 'lost'];

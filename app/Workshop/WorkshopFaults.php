@@ -4,65 +4,71 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use Illuminate\Support\Arr;
 use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Fields;
 use MillStep\Core\Planning\TapType;
 use MillStep\Core\Planning\ThreadTable;
 use MillStep\Core\Workshop\Material;
+use MillStep\Core\Workshop\PolicySettings;
 use MillStep\Core\Workshop\ShopPolicy;
-use Opis\JsonSchema\Errors\ErrorFormatter;
-use Opis\JsonSchema\Errors\ValidationError;
-use Opis\JsonSchema\Helper;
-use Opis\JsonSchema\Validator;
 
-/** Everything that is wrong with a workshop file, each with its place: first its shape, then what it says. */
+/** Everything that is wrong with a workshop file, each with its place: its shape, and what the sound parts of it say. */
 final class WorkshopFaults
 {
-    private const MOST = 200;
-
     /**
      * @param  array<array-key, mixed>  $file
      * @return list<array{where: string, what: string}>
      */
     public function of(array $file): array
     {
-        $faults = $this->ofShape($file);
+        $faults = (new SchemaFaults(public_path(WorkshopFile::SCHEMA)))->of($file);
+        $sound = self::sound($file, array_column($faults, 'where'));
 
-        return $faults !== [] ? $faults : [...$this->ofNames($file), ...$this->ofMachines($file), ...$this->ofTools($file), ...$this->ofMaterials($file), ...$this->ofPolicy($file)];
+        return [...$faults, ...$this->ofNames($sound, self::slugs($file)), ...$this->ofMachines($sound), ...$this->ofTools($sound), ...$this->ofMaterials($sound), ...$this->ofPolicy($sound)];
     }
 
     /**
+     * What is left to be read when everything that is misshapen is laid aside: one broken machine must not hide what is
+     * wrong with a crib.
+     *
      * @param  array<array-key, mixed>  $file
-     * @return list<array{where: string, what: string}>
+     * @param  list<string>  $places
+     * @return array<array-key, mixed>
      */
-    private function ofShape(array $file): array
+    private static function sound(array $file, array $places): array
     {
-        $validator = new Validator(null, self::MOST, false);
-        $schema = json_decode((string) file_get_contents(public_path(WorkshopFile::SCHEMA)));
-        $result = $validator->validate(Helper::toJSON($file), $schema);
-        $error = $result->error();
-        if ($error === null) {
-            return [];
-        }
-        $faults = [];
-        $formatter = new ErrorFormatter;
-        foreach ($formatter->formatFlat($error, static fn (ValidationError $fault): array => [
-            'where' => '/'.implode('/', $fault->data()->fullPath()), 'what' => $formatter->formatErrorMessage($fault), 'keyword' => $fault->keyword(),
-        ]) as $fault) {
-            // What holds others is named by them.
-            if (! in_array($fault['keyword'], ['properties', 'items', '$ref', 'allOf', 'then', 'if', 'else'], true)) {
-                $faults[] = ['where' => $fault['where'], 'what' => $fault['what'].'.'];
-            }
+        foreach ($places as $place) {
+            [$list, $item, $within, $inner] = [...array_slice(explode('/', $place), 1), null, null, null, null];
+            match (true) {
+                $list === null || $list === '' => $file = [],
+                $list === 'policy' && $item === null => $file['policy'] = array_intersect_key((array) ($file['policy'] ?? []), PolicySettings::all()),
+                $item === null => $file[$list] = [],
+                $within === 'tools' && $inner !== null => Arr::forget($file, "$list.$item.tools.$inner"),
+                default => Arr::forget($file, "$list.$item"),
+            };
         }
 
-        return array_values(array_unique($faults, SORT_REGULAR));
+        return $file;
     }
 
     /**
      * @param  array<array-key, mixed>  $file
+     * @return list<string>
+     */
+    private static function slugs(array $file): array
+    {
+        $cribs = is_array($file['cribs'] ?? null) ? $file['cribs'] : [];
+
+        return array_values(array_filter(array_map(static fn (mixed $crib): mixed => is_array($crib) ? $crib['slug'] ?? null : null, $cribs), is_string(...)));
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $file
+     * @param  list<string>  $cribs  what cribs the file names, sound or not
      * @return list<array{where: string, what: string}>
      */
-    private function ofNames(array $file): array
+    private function ofNames(array $file, array $cribs): array
     {
         $faults = [];
         foreach (['machines' => 'slug', 'cribs' => 'slug', 'materials' => 'key'] as $list => $key) {
@@ -72,7 +78,7 @@ final class WorkshopFaults
                 }
             }
         }
-        $known = [...array_column($file['cribs'] ?? [], 'slug'), ...Crib::query()->pluck('slug')->all()];
+        $known = [...$cribs, ...Crib::query()->pluck('slug')->all()];
         foreach ($file['machines'] ?? [] as $index => $machine) {
             foreach (array_diff($machine['cribs'] ?? [], $known) as $crib) {
                 $faults[] = ['where' => "/machines/$index/cribs", 'what' => "No crib is called \"$crib\", neither in this file nor in the shop."];

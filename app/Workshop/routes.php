@@ -25,6 +25,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('cribs/{crib}/tools', [CribController::class, 'addTool']);
         Route::patch('tools/{tool}', [CribController::class, 'changeTool']);
         Route::delete('tools/{tool}', [CribController::class, 'removeTool']);
+        Route::post('tools/{tool}/restore', [CribController::class, 'restoreTool'])->withTrashed();
         Route::get('bars', [BarController::class, 'index']);
         Route::post('bars', [BarController::class, 'store']);
         Route::delete('bars/{bar}', [BarController::class, 'destroy']);

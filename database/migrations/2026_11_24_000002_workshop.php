@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
@@ -27,8 +28,10 @@ return new class extends Migration
             $table->string('edge')->default('normal')->comment('normal or zero_rake');
             $table->string('condition')->default('good')->comment('good, dull, worn_out or lost');
             $table->jsonb('details')->default('{}')->comment('what only this kind has: type and thread of a tap, method of a reamer, taper, flutes');
-            $table->unique(['crib_id', 'kind', 'designation', 'edge']);
+            $table->softDeletes();
         });
+        // What was removed may come in again, and what was removed by mistake may come back.
+        DB::statement('create unique index workshop_tools_once on workshop_tools (crib_id, kind, designation, edge) where deleted_at is null');
 
         Schema::create('workshop_machines', function (Blueprint $table): void {
             $table->id();

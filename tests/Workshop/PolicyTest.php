@@ -31,6 +31,19 @@ it('names every setting that is at fault, and changes nothing', function (): voi
     expect(Policy::query()->count())->toBe(1);
 });
 
+it('takes a length as it is written in the shop, in the writer\'s units', function (): void {
+    $lead = $this->person(Role::Lead, ['units' => 'in']);
+    $this->actingAs($lead);
+    $set = fn (string $text) => $this->putJson('/api/workshop/policy', ['settings' => ['breakthrough_mm' => $text], 'note' => 'As we write it']);
+    foreach (['1/16' => 1.5875, '40 thou' => 1.016, '0.25' => 6.35, '2 mm' => 2.0, '0' => 0.0] as $text => $mm) {
+        $set((string) $text)->assertOk();
+        expect(Policy::settingsInForce()['breakthrough_mm'])->toEqual($mm);
+    }
+    $set('a bit')->assertJsonValidationErrors('breakthrough_mm');
+    $set('3 in')->assertJsonValidationErrors('breakthrough_mm');
+    $set('-1')->assertJsonValidationErrors('breakthrough_mm');
+});
+
 it('has a careful value for every setting that can stand', function (): void {
     foreach (PolicySettings::all() as $key => $setting) {
         if ($setting['default'] !== null) {

@@ -86,6 +86,20 @@ it('refuses what a schema cannot see, all of it at once', function (): void {
         ->and(written_out())->toBe($before);
 });
 
+it('sees past what is misshapen to what else is wrong', function (): void {
+    $file = $before = written_out();
+    $file['machines'][0]['kind'] = 'mill';
+    $file['machines'][1]['cribs'] = ['nowhere'];
+    $file['cribs'][0]['tools'][0]['condition'] = 'tired';
+    $file['cribs'][0]['tools'][] = ['kind' => 'drill', 'designation' => 'a nameless one'];
+    $file['policy']['colour'] = 'blue';
+    $file['policy']['time_zone'] = 'Atlantis';
+    $faults = bring_in($this, $file)->json('faults');
+    expect(array_column($faults, 'where'))->toContain('/machines/0/kind', '/machines/1/cribs', '/cribs/0/tools/0/condition', '/cribs/0/tools/'.(count($file['cribs'][0]['tools']) - 1), '/policy', '/policy/time_zone')
+        ->and(written_out())->toBe($before)
+        ->and(bring_in($this, ['machines' => 'none', 'cribs' => [7], 'policy' => 3])->assertOk()->json('faults'))->not->toBe([]);
+});
+
 it('refuses what is no workshop file', function (string $text, string $words): void {
     expect(bring_in($this, $text)->assertOk()->json('faults.0.what'))->toContain($words);
 })->with([['not json', 'no JSON document'], ['[1, 2]', 'no JSON document'], ['{"format": "other", "version": 1}', ''], ['{}', '']]);

@@ -7,14 +7,13 @@ namespace App\Planning\Http;
 use App\People\User;
 use App\Planning\Plan;
 use App\Planning\PlanKind;
+use App\Workshop\TypedSettings;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Exception\CoreException;
-use MillStep\Core\Fields;
 use MillStep\Core\Planning\PlanChanges;
-use MillStep\Core\Workshop\ShopPolicy;
 
 /** What a changed policy would do: every saved plan, planned by the policy in force and by the changed one. */
 final class PolicyPreviewController
@@ -23,14 +22,11 @@ final class PolicyPreviewController
     {
         /** @var array{plan?: string|null, settings: array<string, mixed>} $given */
         $given = $request->validate(['plan' => ['nullable', 'uuid'], 'settings' => ['present', 'array']]);
-        $faults = ShopPolicy::faults(Fields::of($given['settings']));
-        if ($faults !== []) {
-            throw ValidationException::withMessages($faults);
-        }
+        $settings = TypedSettings::read($given['settings'], $user->units);
         $changes = [];
         $plans = Plan::visibleTo($user)->where('kind', '!=', PlanKind::Layout)->orderBy('name')->get();
         foreach ($plans as $plan) {
-            $changes[$plan->id] = self::changes($plan, $given['settings']);
+            $changes[$plan->id] = self::changes($plan, $settings);
         }
         $affected = array_filter($changes, static fn (?PlanChanges $each): bool => $each?->any() ?? false);
         $shown = isset($given['plan'], $affected[$given['plan']]) ? $given['plan'] : (string) array_key_first($affected);

@@ -83,6 +83,18 @@ final class CribController
         return self::shown($crib);
     }
 
+    /** Takes a removal back; a tool that came in again meanwhile stays the one that is there. */
+    public function restoreTool(Tool $tool): CribResource
+    {
+        $crib = $tool->load('crib')->crib;
+        $again = $crib->tools()->where($tool->only(['kind', 'designation', 'edge']))->exists();
+        if (! $again) {
+            $tool->restore();
+        }
+
+        return self::shown($crib);
+    }
+
     private static function shown(Crib $crib): CribResource
     {
         return new CribResource($crib->load(['tools', 'machines']));

@@ -7,6 +7,7 @@ namespace App\Workshop\Http;
 use App\People\User;
 use App\Workshop\ChangePolicy;
 use App\Workshop\Policy;
+use App\Workshop\TypedSettings;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -36,7 +37,7 @@ final class PolicyController
     {
         /** @var array{settings: array<string, mixed>, note: string} $given */
         $given = $request->validate(['settings' => ['required', 'array'], 'note' => ['required', 'string', 'min:5', 'max:240']]);
-        $change($given['settings'], $given['note'], $user);
+        $change(TypedSettings::read($given['settings'], $user->units), $given['note'], $user);
 
         return $this->show();
     }

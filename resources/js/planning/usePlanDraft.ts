@@ -1,9 +1,10 @@
 import { api, must, Refused, type Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
+import { withUnit } from '@/measure/withUnit';
 import { useQuery } from '@tanstack/vue-query';
 import { useSessionStorage, watchDebounced } from '@vueuse/core';
 import { computed, ref, watch, type Ref } from 'vue';
-import { BEGINNINGS, LENGTHS, withUnit, type Drafts, type PlanKind } from './drafts';
+import { BEGINNINGS, LENGTHS, type Drafts, type PlanKind } from './drafts';
 
 export type Unit = 'mm' | 'in';
 const SETTLE_MS = 300;

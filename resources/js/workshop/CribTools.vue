@@ -7,6 +7,7 @@ import ErrorNote from '@/ui/ErrorNote.vue';
 import { useAction } from '@/ui/useAction';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import CribDialog from './CribDialog.vue';
 import NewTool from './NewTool.vue';
 
 /** One crib: its tools by kind, each with its condition; whole drill sets come in with two presses. */
@@ -40,9 +41,16 @@ const addSet = useAction(
 const judge = useAction(({ tool, condition }: { tool: Tool; condition: Schemas['Condition'] }) =>
   must(api.PATCH('/api/workshop/tools/{tool}', { params: { path: { tool: String(tool.id) } }, body: { condition } })),
 );
-const remove = useAction((tool: Tool) =>
-  must(api.DELETE('/api/workshop/tools/{tool}', { params: { path: { tool: String(tool.id) } } })),
-);
+const removed = ref<Tool | null>(null);
+const remove = useAction(async (tool: Tool) => {
+  await must(api.DELETE('/api/workshop/tools/{tool}', { params: { path: { tool: String(tool.id) } } }));
+  removed.value = tool;
+});
+const putBack = useAction(async (tool: Tool) => {
+  await must(api.POST('/api/workshop/tools/{tool}/restore', { params: { path: { tool: String(tool.id) } } }));
+  removed.value = null;
+});
+const changing = ref(false);
 const words = (tool: Tool) =>
   [
     /^[\d.]+$/.test(tool.designation) && tool.diameter_mm !== null && tool.kind !== 'centre_drill'
@@ -56,7 +64,7 @@ const words = (tool: Tool) =>
 </script>
 
 <template>
-  <section>
+  <section :aria-label="crib.name">
     <div class="flex flex-wrap items-center gap-3">
       <h2 class="text-xl">{{ crib.name }}</h2>
       <p class="text-quiet">
@@ -69,9 +77,10 @@ const words = (tool: Tool) =>
             .join('. ')
         }}
       </p>
-      <BigButton v-if="teaches" class="ml-auto" :aria-expanded="choosing" @click="choosing = !choosing">{{
-        t('workshop.addSet')
-      }}</BigButton>
+      <template v-if="teaches">
+        <BigButton class="ml-auto" @click="changing = true">{{ t('workshop.changeCrib') }}</BigButton>
+        <BigButton :aria-expanded="choosing" @click="choosing = !choosing">{{ t('workshop.addSet') }}</BigButton>
+      </template>
     </div>
     <div
       v-if="choosing"
@@ -93,9 +102,17 @@ const words = (tool: Tool) =>
     </div>
     <ErrorNote
       class="mt-3"
-      :error="addSet.error.value ?? judge.error.value ?? remove.error.value"
+      :error="addSet.error.value ?? judge.error.value ?? remove.error.value ?? putBack.error.value"
       @retry="judge.reset()"
     />
+    <p
+      v-if="removed"
+      class="mt-3 flex flex-wrap items-center gap-4 border-2 border-bronze bg-sheet px-4 py-2"
+      role="status"
+    >
+      {{ t('workshop.toolRemoved', { tool: words(removed) }) }}
+      <BigButton :busy="putBack.busy.value" @click="putBack.run(removed)">{{ t('ui.undo') }}</BigButton>
+    </p>
     <p v-if="groups.length === 0" class="sheet mt-3 p-6">{{ t('workshop.emptyCrib') }}</p>
     <div v-for="{ kind, tools } in groups" :key="kind" class="mt-4">
       <h3 class="font-semibold">
@@ -140,5 +157,6 @@ const words = (tool: Tool) =>
       </ul>
     </div>
     <NewTool v-if="teaches" class="mt-5" :crib="crib.slug" />
+    <CribDialog v-if="changing" :crib="crib" @close="changing = false" />
   </section>
 </template>

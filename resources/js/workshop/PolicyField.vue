@@ -2,6 +2,7 @@
 import type { Schemas } from '@/api/client';
 import { computed, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
+import PolicyLength from './PolicyLength.vue';
 
 /** One setting of the policy: what is chosen, what that means, and which figure it changes. */
 const props = defineProps<{
@@ -16,7 +17,8 @@ const { t, te } = useI18n();
 const id = useId();
 const key = computed(() => props.setting.key);
 const now = computed(() => props.value ?? props.setting.default);
-const UNITS: Record<string, string> = { length: 'mm', rpm: 'rpm', minutes: 'min' };
+const length = computed(() => now.value as number | string | null);
+const UNITS: Record<string, string> = { rpm: 'rpm', minutes: 'min' };
 const chosenWords = computed(() => {
   const path = `policy.${key.value}.choice.${String(now.value)}`;
   return props.setting.kind === 'choice' && te(path) ? t(path) : '';
@@ -87,6 +89,14 @@ function spans(text: string) {
           :disabled="locked"
           :aria-invalid="Boolean(fault)"
           @change="spans(($event.target as HTMLTextAreaElement).value)"
+        />
+        <PolicyLength
+          v-else-if="setting.kind === 'length'"
+          :id="id"
+          :value="length"
+          :locked="locked"
+          :invalid="Boolean(fault)"
+          @change="emit('change', $event)"
         />
         <span v-else class="flex items-center gap-2">
           <input

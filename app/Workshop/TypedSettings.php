@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Workshop;
+
+use App\Measure\Typed;
+use Illuminate\Validation\ValidationException;
+use MillStep\Core\Fields;
+use MillStep\Core\Workshop\PolicySettings;
+use MillStep\Core\Workshop\ShopPolicy;
+
+/** Settings of the policy as they were typed: a length may be a text (3/8, 15 thou), in the writer's units where it names none. */
+final readonly class TypedSettings
+{
+    /**
+     * @param  array<string, mixed>  $given
+     * @param  'mm'|'in'  $units
+     * @return array<string, mixed> lengths in millimetres
+     *
+     * @throws ValidationException naming each setting that is at fault
+     */
+    public static function read(array $given, string $units): array
+    {
+        $known = PolicySettings::all();
+        $typed = new Typed($given, $units);
+        $settings = $given;
+        $faults = [];
+        foreach ($given as $key => $value) {
+            if (! is_string($value) || ($known[$key]['kind'] ?? '') !== 'length') {
+                continue;
+            }
+            try {
+                $settings[$key] = $typed->coordinate($key);
+            } catch (ValidationException $fault) {
+                $faults += $fault->errors();
+                unset($settings[$key]);
+            }
+        }
+        $faults += ShopPolicy::faults(Fields::of($settings));
+
+        return $faults === [] ? $settings : throw ValidationException::withMessages($faults);
+    }
+}
