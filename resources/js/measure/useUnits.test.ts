@@ -26,6 +26,9 @@ describe("lengths in the reader's units", () => {
     [30, 0, '30 mm'],
     [1000, 0, '1000 mm'],
     [0.4, 0, '0 mm'],
+    [1.5875, 3, '1.588 mm'],
+    [-1.5875, 3, '-1.588 mm'],
+    [-1e-12, 2, '0 mm'],
   ])('shows %d to %d digits as %s', (mm, digits, words) => expect(shown(mm, 'mm', digits)).toBe(words));
 
   it.each([

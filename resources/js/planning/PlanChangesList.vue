@@ -31,36 +31,38 @@ const SIGNS = { same: '=', changed: '≠', added: '+', removed: '−' };
 </script>
 
 <template>
-  <table v-if="lines.length > 0" class="sheet w-full text-left">
-    <tbody>
-      <tr v-for="(line, index) in lines" :key="index" class="border-t border-hairline align-top first:border-t-0">
-        <th class="p-2 whitespace-nowrap" scope="row">
-          <span class="reading mr-1 text-bronze" :title="t(`planning.state.${line.state}`)">{{
-            SIGNS[line.state]
-          }}</span>
-          {{ t(`planning.kind.${line.kind}`) }}
-        </th>
-        <td v-if="line.state === 'added'" class="p-2">{{ t('planning.comesIn', { tool: line.after }) }}</td>
-        <td v-else-if="line.state === 'removed'" class="p-2">{{ t('planning.goesOut', { tool: line.before }) }}</td>
-        <td v-else-if="line.state === 'same'" class="p-2 text-quiet">{{ line.after }}</td>
-        <td v-else class="p-2">
-          <p v-for="change in line.changes" :key="change.field">
-            <span class="mr-2 text-quiet">{{ t(`planning.field.${change.field}`) }}:</span>
-            <template v-if="change.field === 'why'">
-              <span class="block text-sm text-quiet">− {{ change.before }}</span>
-              <span class="block text-sm">+ {{ change.after }}</span>
-            </template>
-            <template v-else>
-              <span class="reading line-through decoration-quiet">{{ shown(change.field, change.before) }}</span> →
-              <span class="reading font-semibold">{{ shown(change.field, change.after) }}</span>
-            </template>
-          </p>
-        </td>
-      </tr>
-    </tbody>
-  </table>
-  <p v-for="words in changes.missing_after" :key="words" class="mt-1 text-no">■ {{ words }}</p>
-  <p v-for="words in changes.missing_before" :key="words" class="mt-1 text-alone">
-    ● {{ t('planning.noLonger', { words }) }}
-  </p>
+  <div>
+    <table v-if="lines.length > 0" class="sheet w-full text-left">
+      <tbody>
+        <tr v-for="(line, index) in lines" :key="index" class="border-t border-hairline align-top first:border-t-0">
+          <th class="p-2 whitespace-nowrap" scope="row">
+            <span class="reading mr-1 text-bronze" :title="t(`planning.state.${line.state}`)">{{
+              SIGNS[line.state]
+            }}</span>
+            {{ t(`planning.kind.${line.kind}`) }}
+          </th>
+          <td v-if="line.state === 'added'" class="p-2">{{ t('planning.comesIn', { tool: line.after }) }}</td>
+          <td v-else-if="line.state === 'removed'" class="p-2">{{ t('planning.goesOut', { tool: line.before }) }}</td>
+          <td v-else-if="line.state === 'same'" class="p-2 text-quiet">{{ line.after }}</td>
+          <td v-else class="p-2">
+            <p v-for="change in line.changes" :key="change.field">
+              <span class="mr-2 text-quiet">{{ t(`planning.field.${change.field}`) }}:</span>
+              <template v-if="change.field === 'why'">
+                <span class="block text-sm text-quiet">− {{ change.before }}</span>
+                <span class="block text-sm">+ {{ change.after }}</span>
+              </template>
+              <template v-else>
+                <span class="reading line-through decoration-quiet">{{ shown(change.field, change.before) }}</span> →
+                <span class="reading font-semibold">{{ shown(change.field, change.after) }}</span>
+              </template>
+            </p>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-for="words in changes.missing_after" :key="words" class="mt-1 text-no">■ {{ words }}</p>
+    <p v-for="words in changes.missing_before" :key="words" class="mt-1 text-alone">
+      ● {{ t('planning.noLonger', { words }) }}
+    </p>
+  </div>
 </template>

@@ -22,17 +22,18 @@ const remove = useRemovePlan((plan) => {
 const restore = useRestorePlan();
 
 /** Plans of no part come last. */
-const LAST = '~';
+function byOrder(a: Schemas['PlanEntry'], b: Schemas['PlanEntry']): number {
+  if (order.value === 'saved_at') return b.saved_at.localeCompare(a.saved_at);
+  const byName = a.name.localeCompare(b.name);
+  if (order.value === 'name') return byName;
+  return Number(a.part === null) - Number(b.part === null) || (a.part ?? '').localeCompare(b.part ?? '') || byName;
+}
 const shown = computed(() => {
   const wanted = search.value.trim().toLowerCase();
   const found = (plans.data.value ?? []).filter((plan) =>
     [plan.name, plan.what, plan.machine, plan.part, plan.owner].some((text) => text?.toLowerCase().includes(wanted)),
   );
-  return found.sort((a, b) =>
-    order.value === 'saved_at'
-      ? b.saved_at.localeCompare(a.saved_at)
-      : (a[order.value] ?? LAST).localeCompare(b[order.value] ?? LAST) || a.name.localeCompare(b.name),
-  );
+  return found.sort(byOrder);
 });
 const comparable = computed(
   () =>

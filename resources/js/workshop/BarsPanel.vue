@@ -47,7 +47,14 @@ const fault = (field: string) => add.fieldErrors.value[field]?.[0];
           <span class="flex-1">{{ names[bar.material] ?? bar.material }}</span>
           <span class="reading">⌀ {{ length(bar.diameter_mm) }} × {{ length(bar.length_mm, 0) }}</span>
           <span class="reading font-semibold">{{ t('workshop.pieces', { n: bar.count }) }}</span>
-          <button type="button" class="min-h-12 px-2 text-sm underline underline-offset-4" @click="remove.run(bar.id)">
+          <button
+            type="button"
+            class="min-h-12 px-2 text-sm underline underline-offset-4"
+            :aria-label="
+              t('planning.removeNamed', { name: `${names[bar.material] ?? bar.material} ${length(bar.diameter_mm)}` })
+            "
+            @click="remove.run(bar.id)"
+          >
             {{ t('planning.remove') }}
           </button>
         </li>

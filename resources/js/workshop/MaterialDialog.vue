@@ -40,7 +40,10 @@ const save = useAction(
     return must(
       api.PUT('/api/workshop/materials/{key}', {
         params: { path: { key } },
-        body: { ...form, cutting_speed_m_min: form.cutting_speed_m_min.replace(',', '.') } as Schemas['MaterialWanted'],
+        body: {
+          ...form,
+          ...Object.fromEntries(NUMBERS.map((key) => [key, form[key].replace(',', '.')])),
+        } as Schemas['MaterialWanted'],
       }),
     );
   },

@@ -55,7 +55,8 @@ const preview = useQuery({
   queryKey: ['policy-preview', example, tried],
   queryFn: () =>
     must(api.POST('/api/planning/policy-preview', { body: { plan: example.value, settings: tried.value } })),
-  enabled: computed(() => teaches.value && changed.value.length > 0),
+  // What is shown is what is set, not what was set a moment ago.
+  enabled: computed(() => teaches.value && changed.value.length > 0 && tried.value === settings.value),
   retry: false,
 });
 const faults = computed(() => (preview.error.value instanceof Refused ? preview.error.value.errors : {}));

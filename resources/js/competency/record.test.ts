@@ -1,0 +1,214 @@
+import type { Schemas } from '@/api/client';
+import { mountIn, signedIn } from '@/test/mountIn';
+import { called, Refusal, serve } from '@/test/server';
+import { flushPromises, RouterLinkStub } from '@vue/test-utils';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import HoldPanel from './HoldPanel.vue';
+import LedgerList from './LedgerList.vue';
+import PermitPath from './PermitPath.vue';
+import WaitingList from './WaitingList.vue';
+
+const push = vi.hoisted(() => vi.fn());
+vi.mock('vue-router', async (original) => ({ ...(await original<object>()), useRouter: () => ({ push }) }));
+
+const permit = (given: Partial<Schemas['PermitRecord']> = {}, standing: Partial<Schemas['Standing']> = {}) =>
+  ({
+    code: 'drill',
+    name: 'Through holes to 10 mm',
+    standing: { stage: 0, held: false, lapsed: null, next: ['lesson:C6'], ...standing },
+    lessons: [
+      { code: 'C5', title: 'Bring the mark under', completed: true, steps: 6, steps_done: 6 },
+      { code: 'C6', title: 'Pilot and through hole', completed: false, steps: 10, steps_done: 3 },
+    ],
+    checks: [
+      { code: 'SC', title: 'Safety check', attempts: 0, passed: false, score_percent: null, last_attempt: null },
+    ],
+    practice: { count: 1, count_needed: 3, minutes: 40, minutes_needed: 90, waiting: 1 },
+    assessments: [
+      {
+        code: 'PS',
+        title: 'Through holes',
+        outcome: null,
+        score_percent: null,
+        attempts: 0,
+        last_attempt: null,
+        open_attempt: null,
+      },
+    ],
+    acknowledged: false,
+    signed_off: null,
+    ...given,
+  }) as unknown as Schemas['PermitRecord'];
+const path = (record: Schemas['PermitRecord'], own = true) =>
+  mountIn(PermitPath, { permit: record, learnerId: 7, own });
+const links = (page: ReturnType<typeof path>) =>
+  page.findAllComponents(RouterLinkStub).map((link) => link.props('to') as object);
+
+beforeEach(() => {
+  push.mockReset();
+  signedIn('instructor', 'mm');
+});
+
+describe('a permit as a way of five stages', () => {
+  it('says the stage in a word and what is next, and offers the learner that very move', () => {
+    const page = path(permit());
+    expect(page.find('[data-testid=stage]').text()).toBe('blank, 0 of 5');
+    expect(links(page)[0]).toEqual({ name: 'lesson', params: { code: 'C6' } });
+    expect(page.text()).toContain('3 of 10 steps');
+    expect(page.text()).toContain('lessons'.slice(0, 6));
+  });
+
+  it.each([
+    ['check:SC', { name: 'check', params: { code: 'SC' } }],
+    ['practice:count:2', { name: 'logbook' }],
+    ['sign_off', { name: 'sign-off', params: { id: 7, permit: 'drill' } }],
+  ])('leads from %s to its page', (next, to) => {
+    expect(links(path(permit({}, { next: [next] })))[0]).toEqual(to);
+  });
+
+  it('has no next move for whoever only looks on, is held, or waits for a signature', () => {
+    const first = (record: Schemas['PermitRecord'], own = true) => links(path(record, own))[0];
+    const lesson = { name: 'lesson', params: { code: 'C5' } };
+    expect(first(permit(), false)).toEqual(lesson);
+    expect(first(permit({}, { held: true }))).toEqual(lesson);
+    expect(first(permit({ acknowledged: true }, { next: ['sign_off'], stage: 4 }))).toEqual(lesson);
+  });
+
+  it('says held or lapsed before anything good', () => {
+    const signed = { by: 'Ada Example', at: '2031-05-02T10:00:00Z', valid_until: '2032-05-02T10:00:00Z' };
+    const text = (standing: Partial<Schemas['Standing']>) =>
+      path(permit({ signed_off: signed as never }, { stage: 5, next: [], ...standing })).text();
+    expect(text({})).toContain('Ada Example');
+    expect(text({})).toContain('●');
+    expect(text({ held: true })).toContain('■');
+    expect(text({ lapsed: 'recency' })).toContain('▲');
+  });
+
+  it('opens a sheet for the instructor, once, and goes there; a refusal is said', async () => {
+    serve('POST /api/assessment/attempts', { id: 'a1' });
+    const page = path(permit({}, { stage: 3 }), false);
+    const open = page.findAll('button')[0];
+    await open?.trigger('click');
+    await flushPromises();
+    expect(called('POST /api/assessment/attempts')[0]?.body).toMatchObject({ sheet: 'PS', learner_id: 7 });
+    expect(push).toHaveBeenCalledWith({ name: 'sheet', params: { id: 'a1' } });
+    serve('POST /api/assessment/attempts', new Refusal(409, 'The safety check comes first.'));
+    await open?.trigger('click');
+    await flushPromises();
+    expect(page.find('[role=alert]').text()).toContain('The safety check comes first.');
+  });
+
+  it('lets a learner neither open a sheet nor sign', () => {
+    expect(path(permit({}, { stage: 4 })).findAll('button')).toHaveLength(0);
+  });
+});
+
+describe('who waits for whom', () => {
+  const item = (given: Partial<Schemas['WaitingItem']>): Schemas['WaitingItem'] => ({
+    kind: 'look',
+    learner: { id: 9, name: 'Wren Example' },
+    since: null,
+    id: 'h1',
+    what: 'C6, step 3',
+    detail: null,
+    ...given,
+  });
+
+  it('has for each the one move that ends the waiting', async () => {
+    serve('POST /api/learning/holds/h1/open', {});
+    serve('POST /api/practice/entries/e1/decision', {});
+    const list = mountIn(WaitingList, {
+      items: [
+        item({}),
+        item({ kind: 'practice', id: 'e1', what: 'Two plates' }),
+        item({ kind: 'signature', id: 'drill', what: 'Through holes' }),
+        item({ kind: 'sheet', id: 's1', what: 'Half a sheet' }),
+      ],
+    });
+    const [look, practice] = list.findAll('button');
+    await look?.trigger('click');
+    await practice?.trigger('click');
+    await flushPromises();
+    expect(called('POST /api/learning/holds/h1/open')).toHaveLength(1);
+    expect(called('POST /api/practice/entries/e1/decision')[0]?.body).toEqual({ confirm: true });
+    const to = list.findAllComponents(RouterLinkStub).map((link) => link.props('to') as object);
+    expect(to).toContainEqual({ name: 'sign-off', params: { id: 9, permit: 'drill' } });
+    expect(to).toContainEqual({ name: 'sheet', params: { id: 's1' } });
+  });
+
+  it('says when nobody waits, and what went wrong', async () => {
+    expect(mountIn(WaitingList, { items: [] }).text()).toContain('0');
+    serve('POST /api/learning/holds/h1/open', new Refusal(403, 'Only whoever teaches may look.'));
+    const list = mountIn(WaitingList, { items: [item({})] });
+    await list.find('button').trigger('click');
+    await flushPromises();
+    expect(list.find('[role=alert]').text()).toContain('Only whoever teaches may look.');
+  });
+});
+
+describe('holding a permit', () => {
+  const choices = (page: ReturnType<typeof mountIn>) =>
+    page.findAll('option').map((option) => option.attributes('value'));
+
+  it('offers to hold what runs, and to lift what is held', () => {
+    expect(choices(mountIn(HoldPanel, { permit: permit(), learnerId: 7 }))).toEqual([
+      'incident_hold',
+      'suspended',
+      'revoked',
+    ]);
+    expect(choices(mountIn(HoldPanel, { permit: permit({}, { held: true }), learnerId: 7 }))).toEqual([
+      'reinstated',
+      'revoked',
+    ]);
+  });
+
+  it('goes with its reason; a reason that will not do stays as it is typed', async () => {
+    const route = 'POST /api/competency/learners/7/permits/drill/holds';
+    serve(route, new Refusal(422, 'No.', { reason: ['Say what happened.'] }));
+    const panel = mountIn(HoldPanel, { permit: permit(), learnerId: 7 });
+    await panel.find('select').setValue('suspended');
+    await panel.find('input').setValue('Gloves');
+    await panel.find('form').trigger('submit');
+    await flushPromises();
+    expect(panel.text()).toContain('Say what happened.');
+    expect(panel.find('input').element.value).toBe('Gloves');
+    serve(route, {});
+    await panel.find('form').trigger('submit');
+    await flushPromises();
+    expect(called(route)[1]?.body).toMatchObject({ type: 'suspended', reason: 'Gloves' });
+    expect(panel.find('input').element.value).toBe('');
+  });
+});
+
+describe('the ledger', () => {
+  const line = (given: Partial<Schemas['LedgerLine']>): Schemas['LedgerLine'] => ({
+    id: 'l1',
+    type: 'lesson_completed',
+    permit: null,
+    details: { lesson: 'C6' },
+    recorded_by: 'Ada Example',
+    happened_at: '2031-05-02T10:00:00Z',
+    recorded_at: '2031-05-02T10:00:01Z',
+    hash: '0123456789abcdef',
+    ...given,
+  });
+
+  it('says what happened, by whom, and shows the hash that ties it', () => {
+    const text = mountIn(LedgerList, {
+      lines: [
+        line({}),
+        line({ id: 'l2', type: 'check_attempted', details: { check: 'SC', passed: true, score_percent: 90 } }),
+        line({ id: 'l3', type: 'practice_confirmed', details: { exercise: 'Two plates', minutes: 45 } }),
+        line({ id: 'l4', type: 'something_new', details: {} }),
+      ],
+    }).text();
+    for (const words of ['C6', '90 %', 'Two plates, 45 min', 'Ada Example', '0123456789', 'something_new']) {
+      expect(text).toContain(words);
+    }
+    expect(text).not.toContain('abcdef');
+  });
+
+  it('says so while nothing has happened', () => {
+    expect(mountIn(LedgerList, { lines: [] }).find('table').exists()).toBe(false);
+  });
+});

@@ -1,0 +1,112 @@
+import type { Schemas } from '@/api/client';
+import { mountIn, signedIn } from '@/test/mountIn';
+import { called, Refusal, serve } from '@/test/server';
+import { machine } from '@/test/shapes';
+import { flushPromises } from '@vue/test-utils';
+import { beforeEach, describe, expect, it } from 'vitest';
+import LogbookEntries from './LogbookEntries.vue';
+import LogbookPage from './LogbookPage.vue';
+
+const entry = (given: Partial<Schemas['PracticeEntry']> = {}): Schemas['PracticeEntry'] => ({
+  id: 'e1',
+  machine: 'Bench drill',
+  exercise: 'Two plates',
+  minutes: 45,
+  done_on: '2031-05-02',
+  note: null,
+  state: 'waiting',
+  reason: null,
+  decided_by: null,
+  ...given,
+});
+
+async function entries(list: Schemas['PracticeEntry'][], role: 'instructor' | 'learner') {
+  signedIn(role);
+  serve('GET /api/practice/learners/7/entries', list);
+  const page = mountIn(LogbookEntries, { learnerId: 7 });
+  await flushPromises();
+  return page;
+}
+
+describe('a logbook', () => {
+  it('shows the state of each entry, with the reason of a refusal', async () => {
+    const page = await entries(
+      [
+        entry(),
+        entry({ id: 'e2', state: 'confirmed', decided_by: 'Ada Example' }),
+        entry({ id: 'e3', state: 'declined', decided_by: 'Ada Example', reason: 'No guard in the picture' }),
+      ],
+      'learner',
+    );
+    expect(page.text()).toContain('45 min');
+    expect(page.text()).toContain('⏸');
+    expect(page.text()).toContain('✓');
+    expect(page.text()).toContain('No guard in the picture');
+    expect(page.find('button').exists()).toBe(false);
+  });
+
+  it('is confirmed with one press by whoever teaches; declined only with a reason', async () => {
+    const page = await entries([entry()], 'instructor');
+    serve('POST /api/practice/entries/e1/decision', entry({ state: 'confirmed' }));
+    await page.findAll('button')[1]?.trigger('click');
+    expect(called('POST /api/practice/entries/e1/decision')).toHaveLength(0);
+    await page.find('form input').setValue('Nothing was clamped');
+    await page.find('form').trigger('submit');
+    await flushPromises();
+    expect(called('POST /api/practice/entries/e1/decision')[0]?.body).toEqual({
+      confirm: false,
+      reason: 'Nothing was clamped',
+    });
+    await page.findAll('button')[0]?.trigger('click');
+    await flushPromises();
+    expect(called('POST /api/practice/entries/e1/decision')[1]?.body).toEqual({ confirm: true, reason: null });
+  });
+
+  it('says so while it is empty', async () => {
+    expect((await entries([], 'learner')).find('ul').exists()).toBe(false);
+  });
+});
+
+describe('logging practice', () => {
+  beforeEach(() => {
+    signedIn('learner');
+    serve('GET /api/workshop/machines', [
+      machine({ permits: [{ code: 'drill', name: 'Through holes' }] as never }),
+      machine({ slug: 'table', name: 'Marking-out table' }),
+    ]);
+    serve('GET /api/practice/learners/7/entries', []);
+  });
+  async function page() {
+    const mounted = mountIn(LogbookPage, {});
+    await flushPromises();
+    return mounted;
+  }
+
+  it('offers the machines that a permit is for', async () => {
+    const options = (await page()).findAll('option').map((option) => option.text());
+    expect(options).toContain('Bench drill');
+    expect(options).not.toContain('Marking-out table');
+  });
+
+  it('keeps what is typed until it has arrived, under one id', async () => {
+    const mounted = await page();
+    await mounted.findAll('input')[0]?.setValue('Two plates');
+    await mounted.find('select').setValue('bench');
+    await mounted.find('input[type=number]').setValue('45');
+    serve('POST /api/practice/entries', new Refusal(422, 'No.', { minutes: ['At least 5 minutes.'] }));
+    await mounted.find('form').trigger('submit');
+    await flushPromises();
+    expect(mounted.text()).toContain('At least 5 minutes.');
+    expect(JSON.parse(sessionStorage.getItem('millstep.logbook') ?? '{}')).toMatchObject({ exercise: 'Two plates' });
+    serve('POST /api/practice/entries', entry());
+    await mounted.find('form').trigger('submit');
+    await flushPromises();
+    const [first, second] = called('POST /api/practice/entries').map(
+      (call) => call.body as { id: string; minutes: number },
+    );
+    expect(first?.id).toBe(second?.id);
+    expect(second?.minutes).toBe(45);
+    expect(mounted.findAll('input')[0]?.element.value).toBe('');
+    expect(JSON.parse(sessionStorage.getItem('millstep.logbook') ?? '{}').id).not.toBe(second?.id);
+  });
+});

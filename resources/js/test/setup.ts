@@ -1,0 +1,11 @@
+// The server first: whatever makes a client finds its fetch.
+import { forget } from './server';
+import { queryClient } from '@/api/queries';
+import { beforeEach } from 'vitest';
+
+beforeEach(() => {
+  forget();
+  queryClient.clear();
+  localStorage.clear();
+  sessionStorage.clear();
+});
