@@ -49,8 +49,8 @@ install_npm() {
 }
 
 build_front() {
-  local want; want=$(find resources vite.config.ts package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
-  if ! { fresh front "$want" && [ -f public/build/manifest.json ]; }; then
+  local want; want=$(find resources docs/openapi.json vite.config.ts package-lock.json -type f ! -name schema.ts -print0 | sort -z | xargs -0 sha256sum | sha256sum | cut -d' ' -f1)
+  if ! { fresh front "$want" && [ -f public/build/manifest.json ] && [ -f resources/js/api/schema.ts ]; }; then
     say "Building the front end"
     npm run --silent build >"$LOGS/build.log" 2>&1 || { tail -20 "$LOGS/build.log" >&2; die "the front end could not be built; see $LOGS/build.log."; }
     stamp front "$want"
