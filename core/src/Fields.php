@@ -149,6 +149,18 @@ final readonly class Fields
     }
 
     /**
+     * A text that says something.
+     *
+     * @throws InvalidInput
+     */
+    public function name(string $key): string
+    {
+        $text = trim($this->text($key));
+
+        return $text !== '' ? $text : throw $this->fault($key, 'must not be empty');
+    }
+
+    /**
      * @template T of string
      *
      * @param  list<T>  $choices

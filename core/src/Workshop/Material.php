@@ -70,8 +70,8 @@ final readonly class Material
     public static function fromFields(Fields $fields): self
     {
         return new self(
-            $fields->text('key'),
-            $fields->text('name'),
+            $fields->name('key'),
+            $fields->name('name'),
             $fields->choice('group', self::GROUPS),
             $fields->between('cutting_speed_m_min', 0, 1000),
             $fields->between('cutting_force_n_mm2', 0, 10_000),
