@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\Sanctum;
 
@@ -37,6 +38,11 @@ final class MillStepServiceProvider extends ServiceProvider
         // Learners see their own record and nobody else's.
         Gate::define('view-record', static fn (User $user, User $learner): bool => $learner->learns() && ($user->teaches() || $user->is($learner)));
         Gate::define('lead', static fn (User $user): bool => $user->leads());
+
+        // What is no number, or no UUID, names nothing: it is not found, and the database is not asked.
+        foreach (['bar', 'hold', 'learner', 'tool'] as $number) {
+            Route::pattern($number, '[0-9]{1,18}');
+        }
 
         RateLimiter::for('reset', static fn (Request $request) => Limit::perMinute(5)->by($request->ip()));
         RateLimiter::for('gate', static fn (Request $request) => Limit::perMinute(120)->by((string) $request->user()?->getKey()));

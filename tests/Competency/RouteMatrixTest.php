@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Competency\Permit;
+use App\People\Role;
+use App\Workshop\Bar;
+use App\Workshop\Tool;
+use Illuminate\Support\Facades\Route;
+
+/** Who may call each route at all; what they may do with somebody else's things is tested where those things are. */
+const WHO = [
+    'everybody' => [
+        'GET assessment/attempts/{attempt}', 'DELETE people/session', 'PATCH people/me', 'POST measure/size',
+        'GET learning/lessons/{code}', 'PUT learning/progress/{progress}/steps/{step}', 'GET learning/attempts/{attempt}', 'POST learning/attempts/{attempt}/answers',
+        'GET planning/choices', 'GET planning/plans', 'GET planning/plans/{plan}', 'PUT planning/plans/{plan}', 'DELETE planning/plans/{plan}', 'POST planning/plans/{plan}/restoration',
+        'GET planning/plans/{first}/compared-with/{second}', 'POST planning/{kind}', 'POST planning/{kind}/answers', 'POST planning/{kind}/questions', 'POST planning/{kind}/files/{format}',
+        'GET workshop/machines', 'GET workshop/cribs', 'GET workshop/materials', 'GET workshop/policy',
+    ],
+    'the learner and whoever teaches' => [
+        'GET competency/learners/{learner}', 'GET competency/learners/{learner}/permits/{permit}/sign-off', 'GET practice/learners/{learner}/entries',
+    ],
+    'learners' => ['POST learning/checks/{code}/attempts', 'POST practice/entries', 'POST competency/learners/{learner}/permits/{permit}/acknowledgement'],
+    'whoever teaches' => [
+        'POST assessment/attempts', 'POST assessment/attempts/{attempt}/conclusion', 'PUT assessment/attempts/{attempt}/marks/{criterion}',
+        'POST competency/learners/{learner}/permits/{permit}/holds', 'POST competency/learners/{learner}/permits/{permit}/sign-off', 'GET competency/today',
+        'POST gate/machines/{machine}/devices', 'PUT gate/presence', 'POST learning/holds/{hold}/open', 'POST practice/entries/{entry}/decision', 'POST planning/policy-preview',
+        'GET workshop/bars', 'POST workshop/bars', 'DELETE workshop/bars/{bar}', 'POST workshop/cribs', 'PUT workshop/cribs/{crib}', 'POST workshop/cribs/{crib}/sets', 'POST workshop/cribs/{crib}/tools',
+        'GET workshop/file', 'POST workshop/machines/{machine}/service', 'PATCH workshop/tools/{tool}', 'DELETE workshop/tools/{tool}', 'POST workshop/tools/{tool}/restore',
+    ],
+    'the shop lead' => [
+        'DELETE workshop/cribs/{crib}', 'POST workshop/file', 'POST workshop/machines', 'PUT workshop/machines/{machine}', 'PUT workshop/materials/{key}', 'DELETE workshop/materials/{material}', 'PUT workshop/policy',
+    ],
+];
+
+/** Routes that a guest or a device may call. */
+const DOORS = ['GET people/mailbox', 'GET people/me', 'POST people/password-reset', 'PUT people/password-reset', 'POST people/session', 'GET gate/demo-badges', 'POST gate/reads', 'GET gate/screen', 'GET {missing}'];
+
+/** @return list<string> as `METHOD path`, without `api/` */
+function routes_there_are(): array
+{
+    return collect(Route::getRoutes()->getRoutes())->filter(fn ($route): bool => str_starts_with($route->uri(), 'api/'))
+        ->map(fn ($route): string => $route->methods()[0].' '.substr($route->uri(), 4))->sort()->values()->all();
+}
+
+/** @return array<string, array{string}> */
+function routes_for(string ...$who): array
+{
+    $routes = array_merge(...array_map(fn (string $each): array => WHO[$each], $who));
+
+    return array_combine($routes, array_map(fn (string $route): array => [$route], $routes));
+}
+
+/** Calls a route with things that are there, for a learner's own record. */
+function call_route($test, string $route, App\People\User $as, App\People\User $learner): int
+{
+    [$method, $path] = explode(' ', $route, 2);
+    $here = [
+        '{learner}' => $learner->id, '{permit}' => Permit::query()->value('code'), '{machine}' => 'bench-drill', '{crib}' => 'metric-half', '{tool}' => Tool::query()->value('id'),
+        '{bar}' => Bar::query()->value('id'), '{material}' => 'mast_alloy', '{key}' => 'mast_alloy', '{code}' => str_contains($path, 'checks') ? 'SC-through-holes' : 'C6', '{kind}' => 'hole', '{format}' => 'svg',
+    ];
+    $path = (string) preg_replace_callback('/\{\w+\}/', fn (array $found): string => (string) ($here[$found[0]] ?? fake_uuid()), $path);
+
+    return $test->actingAs($as)->json($method, "/api/$path", ['id' => fake_uuid()])->status();
+}
+
+it('knows of every route who may call it', function (): void {
+    $known = [...array_merge(...array_values(WHO)), ...DOORS];
+    sort($known);
+    expect(routes_there_are())->toBe($known);
+});
+
+it('keeps guests out', function (string $route): void {
+    [$method, $path] = explode(' ', $route, 2);
+    expect($this->json($method, '/api/'.preg_replace('/\{\w+\}/', '1', $path))->status())->toBe(401);
+})->with(routes_for(...array_keys(WHO)));
+
+it('keeps learners out of what teaching does', function (string $route): void {
+    $learner = $this->person();
+    expect(call_route($this, $route, $learner, $learner))->toBeIn([403, 404]);
+})->with(routes_for('whoever teaches', 'the shop lead'));
+
+it('keeps instructors out of what the shop lead answers for', function (string $route): void {
+    expect(call_route($this, $route, $this->instructor(), $this->person()))->toBe(403);
+})->with(routes_for('the shop lead'));
+
+it('keeps one learner out of another\'s record', function (string $route): void {
+    expect(call_route($this, $route, $this->person(), $this->person()))->toBe(403);
+})->with(routes_for('the learner and whoever teaches'));
+
+it('keeps whoever teaches out of what only a learner does', function (string $route): void {
+    expect(call_route($this, $route, $this->instructor(), $this->person()))->toBe(403)
+        ->and(call_route($this, $route, $this->person(Role::Lead), $this->person()))->toBe(403);
+})->with(routes_for('learners'));
+
+it('lets in whom it is for', function (string $route): void {
+    foreach ([$this->instructor(), $this->person(Role::Lead)] as $teacher) {
+        expect(call_route($this, $route, $teacher, $this->person()))->not->toBeIn([401, 403]);
+    }
+})->with(array_diff_key(routes_for('the learner and whoever teaches', 'whoever teaches'), ['POST competency/learners/{learner}/permits/{permit}/sign-off' => true]));
+
+it('lets the shop lead do what the shop lead answers for', function (string $route): void {
+    expect(call_route($this, $route, $this->person(Role::Lead), $this->person()))->not->toBeIn([401, 403]);
+})->with(routes_for('the shop lead'));
+
+it('lets everybody who is signed in do what is for everybody', function (string $route): void {
+    $learner = $this->person();
+    expect(call_route($this, $route, $learner, $learner))->not->toBeIn([401, 403]);
+})->with(routes_for('everybody', 'the learner and whoever teaches', 'learners'));
+
+it('finds nothing under a name that cannot be one', function (string $route): void {
+    [$method, $path] = explode(' ', $route, 2);
+    $this->actingAs($this->person(Role::Lead));
+    foreach (['nothing', '99999999999999999999999', '0', '019f0000-0000-7000-8000-00000000000g', '%27;--'] as $name) {
+        $status = $this->json($method, '/api/'.preg_replace('/\{\w+\}/', $name, $path), ['id' => fake_uuid()])->status();
+        expect($status)->toBeLessThan(500, "$route with $name");
+    }
+})->with(array_filter(routes_for(...array_keys(WHO)), fn (string $route): bool => str_contains($route, '{'), ARRAY_FILTER_USE_KEY));
