@@ -70,8 +70,37 @@ test('@picture', async ({ browser }) => {
   await tablet.screenshot({ path: `${FOLDER}/sign-off.png`, fullPage: true });
 
   await instructor.goto('/planner');
+  await instructor.getByRole('link', { name: 'Foot plate, corner holes' }).click();
   await expect(instructor.getByText('Can be made here')).toBeVisible();
-  await instructor.screenshot({ path: `${FOLDER}/planner.png` });
+  const speed = instructor.getByRole('button', { name: 'Spindle speed 500 rpm' });
+  await speed.scrollIntoViewIfNeeded();
+  await speed.click();
+  await expect(instructor.getByText(/n = 1000 · v/)).toBeVisible();
+  await instructor.screenshot({ path: `${FOLDER}/planner-hole.png` });
+  await instructor.keyboard.press('Escape');
+  await instructor.emulateMedia({ media: 'print' });
+  await instructor.setViewportSize({ width: 794, height: 1123 });
+  await instructor.screenshot({ path: `${FOLDER}/job-sheet.png` });
+  await instructor.emulateMedia({ media: 'screen' });
+  await instructor.setViewportSize({ width: 1280, height: 800 });
+
+  await instructor.goto('/planner');
+  await instructor.getByRole('link', { name: 'Foot plate, marking out' }).click();
+  await expect(instructor.getByText('Can be marked out like this')).toBeVisible();
+  await instructor.screenshot({ path: `${FOLDER}/planner-layout.png` });
+  await instructor.goto('/planner');
+  await instructor.getByRole('link', { name: 'Spacer rings, batch of six' }).click();
+  await expect(instructor.getByText('Can be made here')).toBeVisible();
+  await instructor.screenshot({ path: `${FOLDER}/planner-lathe.png` });
+
+  const lead = await person(browser, 'lead@millstep.example');
+  await lead.goto('/workshop/policy');
+  await lead.getByLabel('Pilot', { exact: true }).selectOption({ label: 'straight in' });
+  await expect(lead.getByText(/Changes \d+ of 1\d saved plans\./)).toBeVisible();
+  await lead.screenshot({ path: `${FOLDER}/policy.png` });
+  await lead.goto('/workshop/cribs');
+  await lead.getByRole('button', { name: /Dubbed for brass/ }).click();
+  await lead.screenshot({ path: `${FOLDER}/cribs.png` });
 
   await instructor.goto('/gate/bench-drill');
   await instructor.getByRole('button', { name: 'Pair this screen' }).click();

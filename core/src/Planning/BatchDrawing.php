@@ -30,14 +30,14 @@ final class BatchDrawing
         if ($wanted->partsOff) {
             self::rings($pen, $wanted, $plan, $face);
         }
-        self::bore($pen, $plan, $face);
+        self::bore($pen, $plan, $face, -$half - 0.35 * $bar - $pen->letters(2));
         if ($wanted->outside !== null && ! $wanted->outside->equals($wanted->bar)) {
             $outside = $wanted->outside->inMm() / 2;
             $end = $face - (is_float($batch['bar_used_mm'] ?? null) ? $batch['bar_used_mm'] - $wanted->facing->inMm() : $wanted->thickness->inMm());
             $pen->line(Style::Hidden, $face, $outside, $end, $outside);
             $pen->line(Style::Hidden, $face, -$outside, $end, -$outside);
         }
-        $pen->dimensionX(0, -$half, $overhang, -$half, -$half - 0.35 * $bar - $pen->letters(2.4), 'stands out ');
+        $pen->dimensionX(0, -$half, $overhang, -$half, -$half - 0.35 * $bar - $pen->letters(3.8), 'stands out ');
         $pen->dimensionY($overhang, $half, $overhang, -$half, $overhang + $pen->letters(2.2), '⌀ ', $bar);
 
         return $pen->drawing('batch');
@@ -56,7 +56,8 @@ final class BatchDrawing
         $pen->dimensionX($face - $move, $half, $face, $half, $half + $pen->letters(1.6), 'move ');
     }
 
-    private static function bore(Pen $pen, PlanResult $plan, float $face): void
+    /** @param  float  $below  where the jaws end, and dimensions begin */
+    private static function bore(Pen $pen, PlanResult $plan, float $face, float $below): void
     {
         $drill = null;
         foreach ($plan->operations as $step) {
@@ -76,6 +77,6 @@ final class BatchDrawing
         $depth = $face - $drill->depth->inMm();
         $tip = $face - $drill->totalDepth->inMm();
         $pen->path(Style::Tool, [[$face, $radius], [$depth, $radius], [$tip, 0], [$depth, -$radius], [$face, -$radius]]);
-        $pen->dimensionX($tip, 0, $face, $radius, -$radius - $pen->letters(1.6), 'drill to ', $drill->totalDepth->inMm());
+        $pen->dimensionX($tip, 0, $face, -$radius, $below, 'drill to ', $drill->totalDepth->inMm());
     }
 }

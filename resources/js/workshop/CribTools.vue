@@ -51,16 +51,18 @@ const putBack = useAction(async (tool: Tool) => {
   removed.value = null;
 });
 const changing = ref(false);
-const words = (tool: Tool) =>
+const size = (tool: Tool) =>
+  /^[\d.]+$/.test(tool.designation) && tool.diameter_mm !== null && tool.kind !== 'centre_drill'
+    ? length(tool.diameter_mm, 2)
+    : tool.designation;
+const marks = (tool: Tool) =>
   [
-    /^[\d.]+$/.test(tool.designation) && tool.diameter_mm !== null && tool.kind !== 'centre_drill'
-      ? length(tool.diameter_mm, 2)
-      : tool.designation,
     tool.edge === 'zero_rake' ? t('workshop.dubbed') : '',
     tool.taper === null ? '' : t('workshop.morse', { n: tool.taper }),
   ]
     .filter(Boolean)
     .join(', ');
+const words = (tool: Tool) => [size(tool), marks(tool)].filter(Boolean).join(', ');
 </script>
 
 <template>
@@ -128,7 +130,7 @@ const words = (tool: Tool) =>
           <span
             class="reading flex-1"
             :class="{ 'line-through': tool.condition === 'lost' || tool.condition === 'worn_out' }"
-            >{{ words(tool) }}</span
+            >{{ size(tool) }} <span class="text-sm text-quiet">{{ marks(tool) }}</span></span
           >
           <template v-if="teaches">
             <select

@@ -39,5 +39,5 @@ function type(typed: string) {
     @input="type(($event.target as HTMLInputElement).value)"
   />
   <p v-if="refused" class="mt-1 text-sm font-semibold text-no" role="alert">✕ {{ refused }}</p>
-  <p v-else-if="echo && !locked" class="mt-1 text-sm text-quiet" role="status">{{ echo }}</p>
+  <p v-else-if="echo && typeof value === 'string'" class="mt-1 text-sm text-quiet" role="status">{{ echo }}</p>
 </template>

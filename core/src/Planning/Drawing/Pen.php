@@ -92,11 +92,8 @@ final class Pen
         $this->arrow($at, $y1, 0, $narrow ? ($y1 < $y2 ? 1 : -1) : ($y1 < $y2 ? -1 : 1));
         $this->arrow($at, $y2, 0, $narrow ? ($y1 < $y2 ? -1 : 1) : ($y1 < $y2 ? 1 : -1));
         $long = $this->letters(self::LENGTH_LETTERS * self::LETTER) < abs($y2 - $y1);
-        if ($long) {
-            $this->text($at - $this->letters(0.3), ($y1 + $y2) / 2, $before, 'middle', $lengthMm ?? abs($y2 - $y1), true);
-        } else {
-            $this->text($at + ($beyond > 0 ? 1 : -1) * $this->letters(0.6), ($y1 + $y2) / 2 - $this->letters(0.35), $before, $beyond > 0 ? 'start' : 'end', $lengthMm ?? abs($y2 - $y1));
-        }
+        // Where the words do not fit between the arrows they go on above them, in the dimension's own lane.
+        $this->text($at - $this->letters(0.3), $long ? ($y1 + $y2) / 2 : max($y1, $y2) + $this->letters($narrow ? 1.2 : 0.5), $before, $long ? 'middle' : 'start', $lengthMm ?? abs($y2 - $y1), true);
     }
 
     public function drawing(string $title): Drawing
