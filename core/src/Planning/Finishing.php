@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning;
 
-use MillStep\Core\Measure\Length;
 use MillStep\Core\Workshop\CribSpec;
 use MillStep\Core\Workshop\ReversingSchool;
 
@@ -109,20 +108,8 @@ final readonly class Finishing
             $words = sprintf('%s: from %.3f to %.3f mm.', $this->hole->fit, $limits->lower->inMm(), $limits->upper->inMm());
             $figures[] = Figure::length('limits_mm', $limits->upper, 'limits', '', ['go_mm' => $limits->lower->inMm(), 'no_go_mm' => $limits->upper->inMm()]);
         }
-        $size = $this->hole->purpose === 'tapped' ? $this->hole->theThread()->designation : self::size($this->hole->largest());
-        [$tool, $gauge] = match ($this->hole->purpose) {
-            'tapped' => ['thread gauge or screw', 'thread'],
-            'reamed' => ['plug gauge, go and no-go', 'plug'],
-            default => ['caliper', null],
-        };
-        if ($gauge !== null && ! $this->crib->hasGauge($gauge, $size)) {
-            $this->draft->warn(sprintf('The crib has no %s gauge for %s; %s.', $gauge, $size, $gauge === 'thread' ? 'a screw that is known to be good stands in' : 'a pin of known size or a bore micrometer stands in'));
-        }
-        $this->draft->step(new PlanStep('measure', $tool, $words.($this->hole->positionTolerance === null ? '' : sprintf(' Position within ⌀ %.3g mm.', $this->hole->positionTolerance->inMm())), figures: $figures));
-    }
-
-    private static function size(Length $diameter): string
-    {
-        return sprintf('%.6g', $diameter->inMm());
+        $gauge = BoreGauge::of($this->hole, $this->crib);
+        $this->draft->warn($gauge->warning);
+        $this->draft->step(new PlanStep('measure', $gauge->tool, $words.($this->hole->positionTolerance === null ? '' : sprintf(' Position within ⌀ %.3g mm.', $this->hole->positionTolerance->inMm())), figures: $figures));
     }
 }

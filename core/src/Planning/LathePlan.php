@@ -107,7 +107,8 @@ final readonly class LathePlan implements Operation
             $this->partOff($draft, $move, $dial);
         }
         $draft->step(new PlanStep('deburr', 'deburring tool', $this->count > 1 ? 'Both faces of every ring.' : 'Every edge that was cut.', ['Burrs cut. Standstill first.']));
-        $draft->step(new PlanStep('measure', 'caliper', $this->measuring(), figures: $this->bore?->limits === null ? [] : [
+        $gauge = $this->bore === null ? null : BoreGauge::of($this->bore, $this->crib);
+        $draft->step(new PlanStep('measure', implode('; ', array_unique(['caliper', $gauge->tool ?? 'caliper'])), $this->measuring(), figures: $this->bore?->limits === null ? [] : [
             Figure::length('limits_mm', $this->bore->limits->upper, 'limits', '', ['go_mm' => $this->bore->limits->lower->inMm(), 'no_go_mm' => $this->bore->limits->upper->inMm()]),
         ]));
 

@@ -50,9 +50,12 @@ final class PlanDraft
         }
     }
 
-    public function warn(string $words): void
+    /** Nothing to warn of is no warning. */
+    public function warn(?string $words): void
     {
-        $this->warnings[] = $words;
+        if ($words !== null) {
+            $this->warnings[] = $words;
+        }
     }
 
     public function missing(string $words): void

@@ -60,6 +60,17 @@ it('turns in equal cuts and counts the first on the cross-slide, radius or diame
     expect($turn(false)['passes_mm'])->toEqual([26.5, 26])->and($turn(false)['dial_divisions'])->toBe(15)->and($turn(true)['dial_divisions'])->toBe(30);
 });
 
+it('judges a bore with what it takes, and says what stands in where the crib has none', function (array $bore, array $gauges, string $tool, ?string $warning): void {
+    $plan = batch(['part' => ['thickness_mm' => 5, 'bore' => $bore], 'crib' => ['drills' => crib(0.1), 'gauges' => $gauges]]);
+    expect(operations($plan)['measure']['tool'])->toBe($tool)->and(array_filter($plan['warnings'], fn (string $words): bool => str_contains($words, 'gauge')))->toHaveCount($warning === null ? 0 : 1);
+    expect(implode(' ', $plan['warnings']))->toContain($warning ?? '');
+})->with([
+    'a clearance hole' => [['purpose' => 'clearance', 'fastener' => 'M8'], [], 'caliper', null],
+    'reamed, with a plug' => [['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'], [['kind' => 'plug', 'size' => '8']], 'caliper; plug gauge, go and no-go', null],
+    'reamed, without' => [['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'], [['kind' => 'plug', 'size' => '10']], 'caliper; plug gauge, go and no-go', 'no plug gauge for 8; a pin of known size'],
+    'tapped, without' => [['purpose' => 'tapped', 'thread' => 'M8'], [], 'caliper; thread gauge or screw', 'no thread gauge for M8x1.25; a screw'],
+]);
+
 it('reams and judges a bore by its class', function (): void {
     $plan = batch(['material' => 'aluminium_6000', 'bar' => ['diameter_mm' => 30], 'part' => ['thickness_mm' => 20, 'bore' => ['purpose' => 'reamed', 'diameter_mm' => 10, 'fit' => 'H7']], 'count' => 1]);
     expect(operations($plan)['ream'])->toMatchArray(['tool' => '10 mm machine reamer'])->and(operations($plan)['measure']['why'])->toContain('from 10.000 to 10.015')->and(objections($plan))->toBe([]);

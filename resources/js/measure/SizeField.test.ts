@@ -52,6 +52,13 @@ describe('a size as it is typed', () => {
     expect(called('POST /api/measure/size')).toHaveLength(0);
   });
 
+  it('takes a sign where a coordinate may lie on either side, and nowhere else', async () => {
+    serve('POST /api/measure/size', { diameter_mm: 12, system: 'metric', designation: '12' });
+    await settled(mountIn(SizeField, { modelValue: '-12', label: 'Across', signed: true }));
+    await settled(mountIn(SizeField, { modelValue: '-12', label: 'Diameter' }));
+    expect(called('POST /api/measure/size').map((call) => (call.body as { text: string }).text)).toEqual(['12', '-12']);
+  });
+
   it('gives the fault of the form before its own', async () => {
     serve('POST /api/measure/size', { diameter_mm: 60, system: 'metric', designation: '60' });
     const field = mountIn(SizeField, { modelValue: '60', label: 'Diameter', error: 'Too wide for this plate.' });

@@ -4,8 +4,8 @@ import { useSize } from './useSize';
 
 /** Takes a size as it is said in the shop (3/8, #7, F, 6.8, 15 thou) and says back what was understood; stock may be long. */
 const text = defineModel<string>({ required: true });
-const props = defineProps<{ label: string; hint?: string; error?: string; stock?: boolean }>();
-const { echo, refused } = useSize(text, props.stock);
+const props = defineProps<{ label: string; hint?: string; error?: string; stock?: boolean; signed?: boolean }>();
+const { echo, refused } = useSize(text, props);
 </script>
 
 <template>

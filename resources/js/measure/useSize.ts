@@ -7,11 +7,17 @@ import { useUnits } from './useUnits';
 
 const NOUGHT = /^0+([.,]0*)?$/;
 
-/** What a typed size comes to (3/8, #7, F, 6.8, 15 thou), said back; or why it is none. Stock may be long. */
-export function useSize(text: Ref<string>, stock = false) {
+const SIGN = /^\s*[-−–+]\s*/;
+
+/**
+ * What a typed size comes to (3/8, #7, F, 6.8, 15 thou), said back; or why it is none. Stock may be long, and a
+ * coordinate may lie on either side.
+ */
+export function useSize(text: Ref<string>, { stock = false, signed = false } = {}) {
   const { t } = useI18n();
   const { units, length } = useUnits();
-  const settled = useDebounce(text, 250);
+  const written = useDebounce(text, 250);
+  const settled = computed(() => (signed ? written.value.replace(SIGN, '') : written.value));
   const asked = computed(() => settled.value.trim() !== '' && !NOUGHT.test(settled.value.trim()));
 
   const size = useQuery({

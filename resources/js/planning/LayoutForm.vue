@@ -108,16 +108,18 @@ const counted = computed(() => draft.value.pattern === 'line' || grid.value);
         :hint="t('planning.layout.startHint')"
         :error="faults.start_deg?.[0]"
       />
-      <TextField
+      <SizeField
         v-model="draft.centre_x"
-        reading
+        stock
+        signed
         :label="t('planning.layout.centreX')"
         :hint="t('planning.layout.centreHint')"
         :error="faults.centre_x?.[0]"
       />
-      <TextField
+      <SizeField
         v-model="draft.centre_y"
-        reading
+        stock
+        signed
         :label="t('planning.layout.centreY')"
         :hint="t('planning.layout.centreHint')"
         :error="faults.centre_y?.[0]"
