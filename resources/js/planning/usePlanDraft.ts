@@ -1,6 +1,7 @@
 import { api, must, Refused, type Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import { withUnit } from '@/measure/withUnit';
+import { useMe } from '@/people/useMe';
 import { useQuery } from '@tanstack/vue-query';
 import { useSessionStorage, watchDebounced } from '@vueuse/core';
 import { computed, ref, watch, type Ref } from 'vue';
@@ -11,14 +12,19 @@ const SETTLE_MS = 300;
 
 /**
  * What is being planned, live: the draft as it is typed, and what it comes to. A new draft is kept on this
- * device, so that looking something up elsewhere loses nothing; a saved plan is changed on its page.
+ * device for this person, so that looking something up elsewhere loses nothing; a saved plan is changed on its page.
  */
 export function usePlanDraft<Kind extends PlanKind>(kind: Kind, saved: Schemas['SavedPlan'] | undefined) {
   const { units } = useUnits();
+  const { person } = useMe();
   const draft = (
     saved
       ? ref({ ...emptied(BEGINNINGS[kind]), ...asTyped(saved.request), units: units.value })
-      : useSessionStorage(`millstep.plan.${kind}`, { ...BEGINNINGS[kind], units: units.value }, { mergeDefaults: true })
+      : useSessionStorage(
+          `millstep.plan.${kind}.${person.value?.id}`,
+          { ...BEGINNINGS[kind], units: units.value },
+          { mergeDefaults: true },
+        )
   ) as Ref<Drafts[Kind] & { units: Unit }>;
 
   /** A bare number stays what it was when it was typed. */

@@ -24,8 +24,8 @@ const blank = () => ({
   done_on: new Date().toISOString().slice(0, 10),
   note: '',
 });
-/** Kept until it is sent, so that a phone put down loses nothing. */
-const form = useSessionStorage('millstep.logbook', blank());
+/** Kept until it is sent, so that a phone put down loses nothing; for this person alone, where a device is shared. */
+const form = useSessionStorage(`millstep.logbook.${person.value?.id}`, blank());
 const log = useAction(
   () => must(api.POST('/api/practice/entries', { body: { ...form.value, minutes: Number(form.value.minutes) } })),
   () => (form.value = blank()),

@@ -1,0 +1,230 @@
+import type { Schemas } from '@/api/client';
+import { queryClient } from '@/api/queries';
+import { mountIn, signedIn } from '@/test/mountIn';
+import { called, Refusal, serve, type Call } from '@/test/server';
+import { flushPromises } from '@vue/test-utils';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import LessonPage from './LessonPage.vue';
+import LessonStep from './LessonStep.vue';
+
+const step = (given: Partial<Schemas['LessonStep']> = {}): Schemas['LessonStep'] => ({
+  key: 'clear',
+  title: 'Dress and clear',
+  do: 'Eye protection on.',
+  why: null,
+  caution: null,
+  right: null,
+  wrong: null,
+  reading: null,
+  choice: null,
+  hold: null,
+  done: false,
+  answer: null,
+  waiting_since: null,
+  ...given,
+});
+const machine = {
+  name: 'Bench drill',
+  speeds_rpm: [500],
+  speed_change: null,
+  depth_scale: { unit: 'in' as const, graduation_mm: 1.5875, travel_mm: 76 },
+  crib: 'Metric set',
+  in_service: true,
+};
+const show = (given: Partial<Schemas['LessonStep']>, more: object = {}) =>
+  mountIn(LessonStep, {
+    step: step(given),
+    number: 3,
+    total: 10,
+    figures: {},
+    machine,
+    canAnswer: true,
+    busy: false,
+    ...more,
+  });
+const said = (given: Partial<NonNullable<Schemas['LessonStep']['answer']>>): Schemas['LessonStep']['answer'] => ({
+  value: null,
+  verdict: 'right',
+  value_mm: null,
+  at: '2031-05-02T10:00:00Z',
+  said: null,
+  ...given,
+});
+
+beforeEach(() => signedIn('learner', 'mm'));
+
+describe('a step of a lesson', () => {
+  it('has the caution before what to do, then why, then how right and wrong look', () => {
+    const text = show({
+      caution: 'Chuck key out.',
+      why: 'Keys fly.',
+      right: 'It turns true.',
+      wrong: 'It wobbles.',
+    }).text();
+    const places = ['Chuck key out.', 'Eye protection on.', 'Keys fly.', 'It turns true.', 'It wobbles.'].map((words) =>
+      text.indexOf(words),
+    );
+    expect(places.every((place) => place >= 0)).toBe(true);
+    expect(places).toEqual([...places].sort((a, b) => a - b));
+    expect(text).toContain('Step 3 of 10');
+  });
+
+  it('is done with one press; not by whoever has not come to it yet', async () => {
+    const open = show({});
+    await open.find('button').trigger('click');
+    expect(open.emitted('answer')).toEqual([[null]]);
+    expect(show({}, { canAnswer: false }).find('button').exists()).toBe(false);
+  });
+
+  it('asks a choice, and explains at once', async () => {
+    const choice = [
+      { id: 'a', text: 'Power first' },
+      { id: 'b', text: 'Key out and on its hook' },
+    ];
+    const asked = show({ choice });
+    await asked.findAll('button')[1]?.trigger('click');
+    expect(asked.emitted('answer')).toEqual([['b']]);
+    const wrong = show({ choice, answer: said({ value: 'a', verdict: 'wrong', said: 'That is how keys fly.' }) });
+    expect(wrong.find('[role=status]').text()).toBe('✕ That is how keys fly.');
+    expect(wrong.find('[aria-pressed=true]').text()).toContain('Power first');
+  });
+
+  it("takes a reading in the scale's own unit, a hole in the reader's", async () => {
+    const reading = (kind: string) => ({ name: 'touch', kind, ask: 'What does the scale show at the touch?' });
+    const scale = show({ reading: reading('scale') });
+    expect(scale.text()).toMatch(/inch|in\b/);
+    await scale.find('input').setValue('1-1/4');
+    await scale.find('form').trigger('submit');
+    expect(scale.emitted('answer')).toEqual([['1-1/4']]);
+    expect(show({ reading: reading('hole_diameter') }).text()).not.toBe(scale.text());
+  });
+
+  it.each([
+    ['in', '✓'],
+    ['out', '✕'],
+    ['doubtful', '?'],
+  ])('says in a sign and words that a reading is %s', (verdict, sign) => {
+    const text = show({
+      reading: { name: 'hole', kind: 'hole_diameter', ask: 'How wide is it?' },
+      done: verdict === 'in',
+      answer: said({ value: '9.1', verdict, value_mm: 9.1 }),
+    });
+    expect(text.find('[role=status]').text().startsWith(sign)).toBe(true);
+    expect((text.find('input').element as HTMLInputElement).value).toBe('9.1');
+  });
+
+  it('waits for the look that only whoever teaches can give', async () => {
+    const hold = show({ hold: 'Clamped against turning and lifting.' });
+    await hold.find('button').trigger('click');
+    expect(hold.emitted('answer')).toEqual([[null]]);
+    const waiting = show({ hold: 'Clamped.', waiting_since: '2031-05-02T10:00:00Z' });
+    expect(waiting.find('button').exists()).toBe(false);
+    expect(waiting.text()).toContain('⏸');
+    expect(show({ hold: 'Clamped.', done: true }).text()).toContain('✓');
+  });
+});
+
+describe('a lesson', () => {
+  const lesson = (
+    steps: Schemas['LessonStep'][],
+    next: string | null,
+    more: Partial<Schemas['Lesson']> = {},
+  ): Schemas['Lesson'] => ({
+    code: 'C6',
+    version: 1,
+    title: 'Pilot and through hole',
+    place: 'drill press',
+    minutes: 45,
+    tools: ['Vice', 'Brush'],
+    part: null,
+    machine: null,
+    steps,
+    plans: [],
+    figures: {},
+    drawing: null,
+    fault: null,
+    progress: { id: 'p1', next, completed_at: null },
+    ...more,
+  });
+  const first = step({ key: 'a', title: 'First' });
+  const second = step({ key: 'b', title: 'Second', choice: [{ id: 'x', text: 'Stop it' }] });
+  const third = step({ key: 'c', title: 'Third', hold: 'Look at the clamp.' });
+  async function page(body: Schemas['Lesson']) {
+    queryClient.removeQueries({ queryKey: ['lesson', 'C6'] });
+    serve('GET /api/learning/lessons/C6', body);
+    const mounted = mountIn(LessonPage, { code: 'C6' });
+    await flushPromises();
+    return mounted;
+  }
+  const title = (mounted: Awaited<ReturnType<typeof page>>) => mounted.find('article h2').text();
+  afterEach(() => {
+    vi.useRealTimers();
+  });
+
+  it('resumes where it was left, and lets one leaf', async () => {
+    const mounted = await page(lesson([{ ...first, done: true }, second, third], 'b'));
+    expect(title(mounted)).toBe('Second');
+    const [back, on] = mounted.findAll('button').filter((button) => /^←|→$/.test(button.text()));
+    await back?.trigger('click');
+    expect(title(mounted)).toBe('First');
+    expect(back?.attributes('disabled')).toBeDefined();
+    await on?.trigger('click');
+    await on?.trigger('click');
+    expect(title(mounted)).toBe('Third');
+  });
+
+  it('goes on when a step is done, and stays to say how a choice was', async () => {
+    const mounted = await page(lesson([first, second, third], 'a'));
+    const moved = lesson([{ ...first, done: true }, second, third], 'b');
+    serve('PUT /api/learning/progress/p1/steps/a', moved);
+    serve('GET /api/learning/lessons/C6', moved);
+    await mounted.find('article button').trigger('click');
+    await flushPromises();
+    expect(title(mounted)).toBe('Second');
+    const answered = { ...second, done: true, answer: said({ value: 'x', said: 'So it is.' }) };
+    const chosen = lesson([{ ...first, done: true }, answered, third], 'c');
+    serve('PUT /api/learning/progress/p1/steps/b', ({ body }: Call) => {
+      expect(body).toEqual({ value: 'x' });
+      return chosen;
+    });
+    serve('GET /api/learning/lessons/C6', chosen);
+    await mounted.find('article fieldset button').trigger('click');
+    await flushPromises();
+    expect(title(mounted)).toBe('Second');
+    expect(mounted.text()).toContain('So it is.');
+  });
+
+  it('says why an answer was not taken, and keeps the step', async () => {
+    const mounted = await page(lesson([first, second], 'a'));
+    serve('PUT /api/learning/progress/p1/steps/a', new Refusal(409, 'The step before comes first.'));
+    await mounted.find('article button').trigger('click');
+    await flushPromises();
+    expect(mounted.find('[role=alert]').text()).toContain('The step before comes first.');
+    expect(title(mounted)).toBe('First');
+  });
+
+  it('looks again by itself while it waits for the instructor', async () => {
+    vi.useFakeTimers();
+    const waiting = { ...third, waiting_since: '2031-05-02T10:00:00Z' };
+    serve('GET /api/learning/lessons/C6', lesson([waiting, first], 'c'));
+    const mounted = mountIn(LessonPage, { code: 'C6' });
+    await vi.advanceTimersByTimeAsync(10);
+    expect(mounted.text()).toContain('⏸');
+    serve('GET /api/learning/lessons/C6', lesson([{ ...third, done: true }, first], 'a'));
+    await vi.advanceTimersByTimeAsync(3_100);
+    expect(title(mounted)).toBe('First');
+    expect(called('GET /api/learning/lessons/C6')).toHaveLength(2);
+    mounted.unmount();
+  });
+
+  it('says when it is completed, and what it lacks', async () => {
+    const done = await page(
+      lesson([{ ...first, done: true }], null, {
+        progress: { id: 'p1', next: null, completed_at: '2031-05-02T10:00:00Z' },
+      }),
+    );
+    expect(done.find('[role=status]').text()).toContain('✓');
+    const short = await page(lesson([first], 'a', { fault: 'The crib has no 9 mm drill.' }));
+    expect(short.text()).toContain('The crib has no 9 mm drill.');
+  });
+});
