@@ -51,6 +51,8 @@ const answer = useAction(
     ),
   (updated: Schemas['Lesson'], { step: name }) => {
     client.setQueryData(key, updated);
+    // Whoever has leafed on meanwhile is not called back.
+    if (chosen.value !== null && chosen.value !== name) return;
     // A judged step stays in view with what was said to it; a done one, or one that waits, follows the cursor.
     const answered = updated.steps.find((each) => each.key === name);
     chosen.value = answered?.reading || answered?.choice ? name : null;

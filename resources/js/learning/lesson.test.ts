@@ -194,6 +194,29 @@ describe('a lesson', () => {
     expect(mounted.text()).toContain('So it is.');
   });
 
+  it('does not call back whoever leafs on before the answer has come', async () => {
+    const mounted = await page(lesson([{ ...first, done: true }, second, third], 'b'));
+    const moved = lesson(
+      [{ ...first, done: true }, { ...second, done: true, answer: said({ value: 'x', said: 'So.' }) }, third],
+      'c',
+    );
+    let arrive: (body: unknown) => void = () => undefined;
+    serve('PUT /api/learning/progress/p1/steps/b', () => new Promise((resolve) => (arrive = resolve)));
+    await mounted.find('article fieldset button').trigger('click');
+    await flushPromises();
+    await mounted
+      .findAll('button')
+      .find((button) => button.text().endsWith('→'))
+      ?.trigger('click');
+    expect(title(mounted)).toBe('Third');
+    serve('GET /api/learning/lessons/C6', moved);
+    arrive(moved);
+    await flushPromises();
+    await flushPromises();
+    expect(title(mounted)).toBe('Third');
+    expect(mounted.find('article button').exists()).toBe(true);
+  });
+
   it('says why an answer was not taken, and keeps the step', async () => {
     const mounted = await page(lesson([first, second], 'a'));
     serve('PUT /api/learning/progress/p1/steps/a', new Refusal(409, 'The step before comes first.'));
