@@ -9,6 +9,7 @@ import { computed, reactive, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import type { PlanKind } from './drafts';
 import FigureWorking from './FigureWorking.vue';
+import StepCautions from './StepCautions.vue';
 
 /** The plan with its answers hidden: the figures are worked out one by one, and each is checked by itself. */
 const props = defineProps<{ kind: PlanKind; request: Record<string, unknown> }>();
@@ -64,13 +65,7 @@ async function check(key: string, giveUp = false) {
     <ErrorNote v-if="data.missing.length > 0" :error="new Error(data.missing.join(' '))" />
     <ol class="sheet mt-3">
       <li v-for="(operation, index) in data.operations" :key="index" class="border-t border-hairline first:border-t-0">
-        <p
-          v-for="caution in operation.cautions"
-          :key="caution"
-          class="border-b border-hairline bg-caution px-4 py-1.5 font-semibold text-on-caution"
-        >
-          ◇ {{ caution }}
-        </p>
+        <StepCautions :cautions="operation.cautions" />
         <div class="px-4 py-3">
           <p class="flex flex-wrap items-baseline gap-x-3">
             <span class="reading text-quiet">{{ index + 1 }}</span>

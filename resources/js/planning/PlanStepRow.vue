@@ -3,6 +3,7 @@ import type { Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import StepCautions from './StepCautions.vue';
 import StepFigure from './StepFigure.vue';
 import { useStepFigures } from './useStepFigures';
 
@@ -18,13 +19,7 @@ const pecks = computed(() => props.step.pecks?.slice(0, -1).map((peck) => length
 
 <template>
   <li class="border-t border-hairline first:border-t-0">
-    <p
-      v-for="caution in step.cautions"
-      :key="caution"
-      class="border-b border-hairline bg-caution px-4 py-1.5 font-semibold text-on-caution"
-    >
-      ◇ {{ caution }}
-    </p>
+    <StepCautions :cautions="step.cautions" />
     <div class="px-4 py-3">
       <p class="flex flex-wrap items-baseline gap-x-3">
         <span class="reading text-quiet">{{ number }}</span>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
 import { useMe } from '@/people/useMe';
-import BigButton from '@/ui/BigButton.vue';
+import DialogButtons from '@/ui/DialogButtons.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import SelectField from '@/ui/SelectField.vue';
 import SheetDialog from '@/ui/SheetDialog.vue';
@@ -79,10 +79,7 @@ function send() {
         :error="Object.keys(save.fieldErrors.value).includes('name') ? null : save.error.value"
         @retry="send"
       />
-      <div class="flex justify-end gap-3">
-        <BigButton @click="emit('close')">{{ t('ui.cancel') }}</BigButton>
-        <BigButton tone="main" type="submit" :busy="save.busy.value">{{ t('planning.save') }}</BigButton>
-      </div>
+      <DialogButtons :label="t('planning.save')" :busy="save.busy.value" @cancel="emit('close')" />
     </form>
   </SheetDialog>
 </template>

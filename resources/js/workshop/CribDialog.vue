@@ -2,6 +2,7 @@
 import { api, must, type Schemas } from '@/api/client';
 import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
+import DialogButtons from '@/ui/DialogButtons.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import SheetDialog from '@/ui/SheetDialog.vue';
 import TextField from '@/ui/TextField.vue';
@@ -40,10 +41,7 @@ const remove = useAction(
         :error="Object.keys(save.fieldErrors.value).length > 0 ? null : save.error.value"
         @retry="save.run(undefined)"
       />
-      <div class="flex justify-end gap-3">
-        <BigButton @click="emit('close')">{{ t('ui.cancel') }}</BigButton>
-        <BigButton type="submit" tone="main" :busy="save.busy.value">{{ t('ui.save') }}</BigButton>
-      </div>
+      <DialogButtons :label="t('ui.save')" :busy="save.busy.value" @cancel="emit('close')" />
     </form>
     <div v-if="leads" class="mt-6 border-t border-hairline pt-4">
       <label class="flex min-h-12 items-center gap-2">

@@ -2,7 +2,7 @@
 import { api, must, type Schemas } from '@/api/client';
 import SizeField from '@/measure/SizeField.vue';
 import { asTyped } from '@/measure/asTyped';
-import BigButton from '@/ui/BigButton.vue';
+import DialogButtons from '@/ui/DialogButtons.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import SelectField from '@/ui/SelectField.vue';
 import SheetDialog from '@/ui/SheetDialog.vue';
@@ -187,10 +187,7 @@ const options = (group: string, values: readonly string[]) =>
         </div>
       </fieldset>
       <ErrorNote class="sm:col-span-2" :error="save.error.value" @retry="save.run(undefined)" />
-      <div class="flex justify-end gap-3 sm:col-span-2">
-        <BigButton @click="emit('close')">{{ t('ui.cancel') }}</BigButton>
-        <BigButton type="submit" tone="main" :busy="save.busy.value">{{ t('ui.save') }}</BigButton>
-      </div>
+      <DialogButtons class="sm:col-span-2" :label="t('ui.save')" :busy="save.busy.value" @cancel="emit('close')" />
     </form>
   </SheetDialog>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
-import BigButton from '@/ui/BigButton.vue';
+import DialogButtons from '@/ui/DialogButtons.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import SelectField from '@/ui/SelectField.vue';
 import SheetDialog from '@/ui/SheetDialog.vue';
@@ -98,10 +98,7 @@ const fault = (field: string) => save.fieldErrors.value[field]?.[0];
         :error="Object.keys(save.fieldErrors.value).length > 0 ? null : save.error.value"
         @retry="save.run(undefined)"
       />
-      <div class="flex justify-end gap-3 sm:col-span-2">
-        <BigButton @click="emit('close')">{{ t('ui.cancel') }}</BigButton>
-        <BigButton type="submit" tone="main" :busy="save.busy.value">{{ t('ui.save') }}</BigButton>
-      </div>
+      <DialogButtons class="sm:col-span-2" :label="t('ui.save')" :busy="save.busy.value" @cancel="emit('close')" />
     </form>
   </SheetDialog>
 </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
-import BigButton from '@/ui/BigButton.vue';
+import DialogButtons from '@/ui/DialogButtons.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import SheetDialog from '@/ui/SheetDialog.vue';
 import TextField from '@/ui/TextField.vue';
@@ -42,12 +42,12 @@ const change = useAction(
         :error="change.fieldErrors.value.reason?.[0]"
       />
       <ErrorNote :error="change.fieldErrors.value.reason ? null : change.error.value" @retry="change.run(undefined)" />
-      <div class="flex justify-end gap-3">
-        <BigButton @click="emit('close')">{{ t('ui.cancel') }}</BigButton>
-        <BigButton type="submit" :tone="machine.in_service ? 'no' : 'main'" :busy="change.busy.value">{{
-          t(machine.in_service ? 'workshop.takeOut' : 'workshop.putBack')
-        }}</BigButton>
-      </div>
+      <DialogButtons
+        :label="t(machine.in_service ? 'workshop.takeOut' : 'workshop.putBack')"
+        :tone="machine.in_service ? 'no' : 'main'"
+        :busy="change.busy.value"
+        @cancel="emit('close')"
+      />
     </form>
   </SheetDialog>
 </template>
