@@ -6,6 +6,7 @@ import { computed, ref, type Component } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import BatchFigures from './BatchFigures.vue';
+import ClassBarsTable from './ClassBarsTable.vue';
 import DrawingView from './DrawingView.vue';
 import type { LayoutDraft, PlanKind } from './drafts';
 import HiddenAnswers from './HiddenAnswers.vue';
@@ -96,8 +97,9 @@ async function saved(plan: Schemas['SavedPlan']) {
               :warnings="shown.plan.warnings"
               :words="[shown.heading.machine, time].filter(Boolean).join('; ')"
             />
-            <BatchFigures v-if="shown.plan.batch" :batch="shown.plan.batch" :bars="shown.bars" />
+            <BatchFigures v-if="shown.plan.batch" :batch="shown.plan.batch" />
             <PlanSequence v-if="shown.plan.operations.length > 0" :plan="shown.plan" :drawing="shown.drawing" />
+            <ClassBarsTable v-if="shown.bars" :bars="shown.bars" />
             <p class="text-sm text-quiet">{{ t('planning.teaching') }}</p>
           </template>
           <template v-else-if="shown?.layout">

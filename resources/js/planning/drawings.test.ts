@@ -3,6 +3,7 @@ import { mountIn, signedIn } from '@/test/mountIn';
 import { drawing } from '@/test/shapes';
 import { beforeEach, describe, expect, it } from 'vitest';
 import BatchFigures from './BatchFigures.vue';
+import ClassBarsTable from './ClassBarsTable.vue';
 import DrawingView from './DrawingView.vue';
 import LayoutTable from './LayoutTable.vue';
 
@@ -165,7 +166,7 @@ const batch: Schemas['Batch'] = {
 
 describe('what a batch takes of its bar', () => {
   it('gives each figure with its unit, the overhang with its ratio and limit', () => {
-    const text = mountIn(BatchFigures, { batch, bars: null }).text();
+    const text = mountIn(BatchFigures, { batch }).text();
     for (const words of ['7.214 mm', '47.9 mm', '49 mm = 1.8 ⌀, 84 mm allowed', '80.5 mm', '43.3 mm', '10']) {
       expect(text).toContain(words);
     }
@@ -174,7 +175,7 @@ describe('what a batch takes of its bar', () => {
 
   it('leaves out what a batch that is not parted off has not', () => {
     const whole = { ...batch, move_mm: undefined, most_at_once: undefined, bar_used_mm: undefined } as never;
-    expect(mountIn(BatchFigures, { batch: whole, bars: null }).findAll('dt')).toHaveLength(3);
+    expect(mountIn(BatchFigures, { batch: whole }).findAll('dt')).toHaveLength(3);
   });
 
   it('says of each bar in stock whether there are enough for the class', () => {
@@ -187,13 +188,13 @@ describe('what a batch takes of its bar', () => {
         { layout: [], length_mm: 60, bars: null, in_stock: 9, enough: false, waste_mm: null, fault: 'too_short' },
       ],
     };
-    const table = mountIn(BatchFigures, { batch, bars });
+    const table = mountIn(ClassBarsTable, { bars });
     expect(table.text()).toContain('Blanks of 80.5 mm for 9 learners');
     expect(table.findAll('tbody tr').map((line) => line.findAll('td').map((cell) => cell.text()))).toEqual([
       ['1', '● 3, enough', '260 mm'],
       ['3', '■ 1, too few', '12 mm'],
       ['—', '■ too short for one blank', '—'],
     ]);
-    expect(mountIn(BatchFigures, { batch, bars: { ...bars, stock: [] } }).text()).toContain('no such bar in stock');
+    expect(mountIn(ClassBarsTable, { bars: { ...bars, stock: [] } }).text()).toContain('no such bar in stock');
   });
 });
