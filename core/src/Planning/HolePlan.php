@@ -79,7 +79,7 @@ final readonly class HolePlan implements Operation
         $drills = $this->drillsAcross($draft, $final->drill);
         $this->hold($draft, $final->drill);
         if ($this->machine->isLathe()) {
-            (new LatheSetting($draft, $this->crib))->prepare($this->work(), $this->overhang, $this->support);
+            (new LatheSetting($draft, $this->crib))->prepare($this->work(), $drills[0]->diameter, $this->overhang, $this->support);
         } else {
             (new PressSetting($draft, $this->crib))->prepare($this->hole, $this->workDiameter, $drills[0]->diameter);
         }

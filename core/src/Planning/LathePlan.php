@@ -98,7 +98,7 @@ final readonly class LathePlan implements Operation
         $bore = $this->bore($stock);
         $batch = $this->batch($dial->actual ?? $move, self::widest($bore));
         $draft = new PlanDraft($this->machine, $this->material, $this->policy, $stock, $this->bore->through ?? true);
-        $this->face($draft, $batch->overhang);
+        $this->face($draft, $batch->overhang, ($bore?->first('pilot') ?? $bore?->first('drill'))?->diameter);
         if ($bore !== null) {
             $this->drill($draft, $bore);
         }
@@ -128,7 +128,7 @@ final readonly class LathePlan implements Operation
         return $bore?->first('drill')->diameter ?? Length::zero();
     }
 
-    private function face(PlanDraft $draft, Length $overhang): void
+    private function face(PlanDraft $draft, Length $overhang, ?Length $firstDrill): void
     {
         $setting = new LatheSetting($draft, $this->crib);
         $held = $setting->held($this->bar, $this->overhang ?? ($this->partsOff ? $overhang : $this->facing->plus($this->thickness)->plus($this->jawClearance)), $this->support);
@@ -144,8 +144,8 @@ final readonly class LathePlan implements Operation
         ], $this->bar, $cutting->speed->chosenRpm, $this->machine->speeds->setting($cutting->speed->chosenRpm), lubricant: $this->material->lubricant, figures: [$cutting->speedFigure]));
         if ($this->supportCentre) {
             $setting->supportCentre($this->bar);
-        } elseif ($this->bore !== null) {
-            $setting->startTrue($this->bar);
+        } elseif ($firstDrill !== null) {
+            $setting->startTrue($this->bar, $firstDrill);
         }
     }
 

@@ -17,14 +17,14 @@ final readonly class LatheSetting
     {
     }
 
-    public function prepare(Length $work, ?Length $overhang, LatheSupport $support): void
+    public function prepare(Length $work, Length $firstDrill, ?Length $overhang, LatheSupport $support): void
     {
         $out = $overhang ?? ($this->draft->thickness->isLessThan($this->allowed($work)) ? $this->draft->thickness : $this->allowed($work));
         $held = $this->held($work, $out, $support);
         $this->draft->step(new PlanStep('clean', 'rag and brush', 'Clean jaws grip, and a clean taper seats.'));
         $this->draft->step(new PlanStep('hold', $this->draft->holding->holding->description ?? 'three-jaw chuck', $held, [self::CHUCK, 'Spindle forward: the top of the work comes towards you.'],
             figures: $this->draft->holding === null ? [] : [$this->draft->holding->figure]));
-        $this->startTrue($work);
+        $this->startTrue($work, $firstDrill);
     }
 
     /** How the work is held, in words; says so where it stands out too far. */
@@ -46,24 +46,12 @@ final readonly class LatheSetting
     }
 
     /** A short stiff start for the drill that follows. */
-    public function startTrue(Length $work): void
+    public function startTrue(Length $work, Length $firstDrill): void
     {
-        $why = 'A twist drill is limber and wanders; a short stiff start does not.';
-        $cautions = ['Taper wiped clean, tailstock clamped, its spindle out far enough to seat.'];
-        try {
-            $size = (new CentreDrillChoice($work, StandardCentreDrill::ranges('metric')))->compute()->size;
-        } catch (NoCandidate $none) {
-            $this->draft->warn($none->getMessage().' A spotting drill makes the start instead.');
-            $this->draft->step(new PlanStep('centre', 'spotting drill', $why, $cautions));
-
-            return;
-        }
-        if (! $this->crib->hasCentreDrill($size)) {
-            $this->draft->warn("The crib has no centre drill $size; the next smaller, or a spotting drill, makes the start.");
-        }
-        $body = StandardCentreDrill::named($size)->shape->body;
-        $cutting = $this->draft->cut("centre drill $size", $body, 'centre_drilling');
-        $this->draft->step(new PlanStep('centre', "centre drill $size", $why.' '.$cutting->words(), $cautions, $body, $cutting->speed->chosenRpm,
+        $start = StartingTool::for($firstDrill, $work, $this->crib);
+        $cutting = $this->draft->cut($start->name, $start->diameter, $start->operation);
+        $this->draft->step(new PlanStep('centre', $start->name, 'A twist drill is limber and wanders; a short stiff start does not. '.$start->why.' '.$cutting->words(),
+            ['Taper wiped clean, tailstock clamped, its spindle out far enough to seat.'], $start->diameter, $cutting->speed->chosenRpm,
             $this->draft->machine->speeds->setting($cutting->speed->chosenRpm), lubricant: $this->draft->material->lubricant, figures: [$cutting->speedFigure]));
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning;
 
-use MillStep\Core\Exception\NoCandidate;
 use MillStep\Core\Measure\Length;
 use MillStep\Core\Workshop\CribSpec;
 use MillStep\Core\Workshop\LocatingSchool;
@@ -49,7 +48,7 @@ final readonly class PressSetting
         $this->draft->step(new PlanStep('locate', $finder, $why, $policy->locatingSchool === LocatingSchool::Pointer ? ['A pointer that is not snug swings out and flies: stop, snug, start again.'] : []));
         $this->hold($round !== null);
         if ($policy->startSchool === StartSchool::Spot || $round !== null || $hole->positionTolerance?->isLessThan(Length::mm(self::CLOSE_MM)) === true) {
-            $this->start($firstDrill, $round !== null);
+            $this->start($firstDrill, $round);
         }
     }
 
@@ -76,19 +75,12 @@ final readonly class PressSetting
     }
 
     /** A short stiff start, where the school, round work or a close position asks for one. */
-    private function start(Length $firstDrill, bool $round): void
+    private function start(Length $firstDrill, ?Length $round): void
     {
-        $why = $round ? 'On round work a drill slides off the mark; a short stiff start does not.' : 'A short stiff start in the mark: a twist drill is limber and wanders.';
-        try {
-            $size = (new CentreDrillChoice($firstDrill->times(3), StandardCentreDrill::ranges('metric')))->compute()->size;
-        } catch (NoCandidate) {
-            $size = null;
-        }
-        $has = $size !== null && $this->crib->hasCentreDrill($size);
-        $tool = $has ? "centre drill $size" : 'spotting drill';
-        $diameter = $has ? StandardCentreDrill::named($size)->shape->body : $firstDrill;
-        $cutting = $this->draft->cut($tool, $diameter, $has ? 'centre_drilling' : 'spot_drilling');
-        $this->draft->step(new PlanStep('centre', $tool, $why.' '.$cutting->words(), ['Chuck key out.'], $diameter, $cutting->speed->chosenRpm, $this->draft->machine->speeds->setting($cutting->speed->chosenRpm),
+        $why = $round !== null ? 'On round work a drill slides off the mark; a short stiff start does not.' : 'A short stiff start in the mark: a twist drill is limber and wanders.';
+        $start = StartingTool::for($firstDrill, $round, $this->crib);
+        $cutting = $this->draft->cut($start->name, $start->diameter, $start->operation);
+        $this->draft->step(new PlanStep('centre', $start->name, $why.' '.$start->why.' '.$cutting->words(), ['Chuck key out.'], $start->diameter, $cutting->speed->chosenRpm, $this->draft->machine->speeds->setting($cutting->speed->chosenRpm),
             lubricant: $this->draft->material->lubricant, figures: [$cutting->speedFigure]));
         $this->draft->holdsTrue(['start' => 'spot']);
     }

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+use MillStep\Core\Planning\StandardCentreDrill;
+
+require_once __DIR__.'/helpers.php';
+
+/** @return array<string, mixed> the operation that starts the first drill */
+function started(float $final, array $centres, array $with = []): array
+{
+    $crib = ['drills' => crib(0.1), 'centre_drills' => array_map(fn (string $size): array => ['size' => $size], $centres)];
+
+    return operations(hole(['purpose' => 'plain', 'diameter_mm' => $final], ['machine' => lathe(), 'thickness_mm' => 10, 'work_diameter_mm' => 30, 'crib' => $crib, ...$with]))['centre'];
+}
+
+it('starts a drill with a centre drill whose own pilot is no wider', function (float $final, string $school): void {
+    foreach ([['machine' => lathe(), 'work_diameter_mm' => 30], ['machine' => bench()]] as $on) {
+        $steps = hole(['purpose' => 'plain', 'diameter_mm' => $final], [...$on, 'policy' => ['start_school' => 'spot', 'pilot_school' => $school]])['operations'];
+        $at = array_search('centre', array_column($steps, 'kind'), true);
+        $pilot = StandardCentreDrill::named(str_replace('centre drill ', '', $steps[$at]['tool']))->shape->pilot->inMm();
+        expect($pilot)->toBeLessThanOrEqual($steps[$at + 1]['diameter_mm'])->toBeGreaterThan($steps[$at + 1]['diameter_mm'] / 4);
+    }
+})->with([1.5, 2.0, 3.3, 5.0, 6.6, 8.5, 10.0, 13.0])->with(['web', 'stepped', 'single']);
+
+it('takes the widest that the crib has and the drill allows', function (float $final, array $centres, string $tool): void {
+    expect(started($final, $centres, ['policy' => ['pilot_school' => 'single']])['tool'])->toBe($tool);
+})->with([
+    'at the first width that size 2.5 is meant for' => [4.7, ['1.0', '2.5', '4.0'], 'centre drill 2.5'],
+    'just under it' => [4.6, ['1.0', '2.5', '4.0'], 'centre drill 1.0'],
+    'the order of the crib does not matter' => [10.0, ['4.0', '3.15', '1.0'], 'centre drill 4.0'],
+    'all are too wide' => [4.0, ['3.15', '4.0'], 'spotting drill'],
+    'none in the crib' => [10.0, [], 'spotting drill'],
+]);
+
+it('keeps to what suits thin work', function (): void {
+    expect(started(6.0, ['1.0', '1.6', '2.5'], ['work_diameter_mm' => 8, 'policy' => ['pilot_school' => 'single']])['tool'])->toBe('centre drill 1.6');
+});
+
+it('says why a spotting drill stands in, and turns it at the speed for its own width', function (): void {
+    $start = started(4.0, ['4.0'], ['policy' => ['pilot_school' => 'single']]);
+    expect($start['why'])->toContain('no centre drill that suits before a 4 mm drill')->and($start['diameter_mm'])->toEqual(4);
+});
