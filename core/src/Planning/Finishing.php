@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning;
 
+use MillStep\Core\Measure\Length;
 use MillStep\Core\Workshop\CribSpec;
 use MillStep\Core\Workshop\ReversingSchool;
 
@@ -35,11 +36,7 @@ final readonly class Finishing
     {
         $thread = $this->hole->theThread();
         $lead = $thread->major->times(self::LEAD);
-        $cutting = $this->draft->cut('countersink', $lead, 'countersinking');
-        $this->draft->step(new PlanStep('countersink', 'countersink', 'A light lead, a little wider than the thread, starts the tap. '.$cutting->words(), ['Chuck key out.'], $lead, $cutting->speed->chosenRpm,
-            $this->draft->machine->speeds->setting($cutting->speed->chosenRpm), lubricant: $this->draft->material->lubricant, figures: [
-                Figure::length('diameter_mm', $lead, 'countersink', 'd = 1.1 · D', ['D_mm' => $thread->major->inMm()])->teaching(), $cutting->speedFigure,
-            ]));
+        $this->lead($lead, Figure::length('diameter_mm', $lead, 'countersink', 'd = 1.1 · D', ['D_mm' => $thread->major->inMm()])->teaching());
         $depth = $this->hole->depth ?? $this->draft->thickness;
         $wanted = (new TapChoice($this->hole->through, 'hand', $this->draft->material->group, $depth, $thread->major))->compute();
         $taps = TapsAtHand::of($wanted, $thread, $this->crib, $this->hole->through, $this->draft->material->group);
@@ -66,6 +63,22 @@ final readonly class Finishing
             'tool' => 'tap', 'hand_tool' => true, 'powered' => false, 'rpm' => 0, 'tap_type' => $taps->taps[0]->type, 'major_mm' => $thread->major->inMm(), 'pitch_mm' => $thread->pitch->inMm(),
             'drilled_mm' => $final->drill->diameter->inMm(), 'diameter_mm' => $final->drill->diameter->inMm(),
         ], $window === null ? [] : ['thread_percent_min' => $window->min, 'thread_percent_max' => $window->max]);
+    }
+
+    /** By the spindle where it turns slowly enough, else by hand. */
+    private function lead(Length $lead, Figure $figure): void
+    {
+        $why = 'A light lead, a little wider than the thread, starts the tap. ';
+        $cutting = Cutting::of($this->draft->machine, $this->draft->material, $this->draft->policy, $lead, 'countersinking');
+        if ($cutting->machineTooFast()) {
+            $this->draft->step(new PlanStep('countersink', 'hand countersink', sprintf('%sTurned by hand: the slowest speed here is %d rpm, and a countersink wants %d rpm or less.', $why, $cutting->speed->chosenRpm, $cutting->wantedRpm()),
+                ['Power isolated: the countersink is turned by hand.'], $lead, lubricant: $this->draft->material->lubricant, figures: [$figure]));
+
+            return;
+        }
+        $cutting = $this->draft->cut('countersink', $lead, 'countersinking');
+        $this->draft->step(new PlanStep('countersink', 'countersink', $why.$cutting->words(), ['Chuck key out.'], $lead, $cutting->speed->chosenRpm,
+            $this->draft->machine->speeds->setting($cutting->speed->chosenRpm), lubricant: $this->draft->material->lubricant, figures: [$figure, $cutting->speedFigure]));
     }
 
     private function reversing(TapsAtHand $taps): string

@@ -107,3 +107,12 @@ it('asks for more hold the wider and the harder, and knows no holding that it co
     expect($demand(8, 'mild_steel'))->toBeGreaterThan($demand(8, 'aluminium_6000'))->and($demand(8, 'aluminium_6000'))->toBeGreaterThan($demand(8, 'nylon'))
         ->and(hole(['purpose' => 'plain', 'diameter_mm' => 5], ['holding' => 'chewing_gum'])['error']['field'])->toBe('holding');
 });
+
+it('countersinks by hand where even the slowest speed is too fast for it', function (array $speeds, bool $byHand): void {
+    $plan = hole(['purpose' => 'tapped', 'thread' => 'M12'], ['thickness_mm' => 15, 'machine' => bench(['speeds_rpm' => $speeds])]);
+    $lead = operations($plan)['countersink'];
+    // 13.2 mm at 24 m/min and a countersink's third of it: about 191 rpm; a quarter more is borne.
+    expect($plan['ready'])->toBeTrue()->and($lead['diameter_mm'])->toEqualWithDelta(13.2, 1e-9)->and($lead['tool'])->toBe($byHand ? 'hand countersink' : 'countersink')
+        ->and($lead['rpm'] ?? null)->toBe($byHand ? null : $speeds[0])->and(implode(' ', $lead['cautions']))->toContain($byHand ? 'Power isolated' : 'Chuck key out')
+        ->and(str_contains($lead['why'], 'slowest speed here is'))->toBe($byHand);
+})->with([[[280, 600], true], [[230, 600], false], [[180, 600], false]]);

@@ -38,7 +38,9 @@ const duration = useDuration();
         <p class="text-quiet">{{ data.headings[index]?.material }}, {{ data.headings[index]?.machine }}</p>
         <p class="text-quiet">
           {{
-            t('planning.time', { time: duration(index === 0 ? data.changes.time_before_s : data.changes.time_after_s) })
+            t('planning.time.reamed', {
+              time: duration(index === 0 ? data.changes.time_before_s : data.changes.time_after_s),
+            })
           }}
         </p>
       </section>

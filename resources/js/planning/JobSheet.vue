@@ -23,17 +23,6 @@ const rows = computed(
       withdraw: step.pecks?.slice(0, -1).map((peck) => length(peck.reading_mm, 0)),
     })) ?? [],
 );
-/** Said at every drill, read once: what several operations share stands over the first of them only. */
-const said = computed(() => {
-  const seen = new Set<string>();
-  return rows.value.map((row) =>
-    row.cautions.filter((caution) => {
-      const fresh = !seen.has(caution);
-      seen.add(caution);
-      return fresh;
-    }),
-  );
-});
 const facts = computed(() => [props.answer.heading.material, props.answer.heading.machine].filter(Boolean).join(' · '));
 </script>
 
@@ -61,9 +50,11 @@ const facts = computed(() => [props.answer.heading.material, props.answer.headin
     <p v-if="plan && !plan.ready" class="missing">■ {{ t('planning.missing') }}: {{ plan.missing.join(' ') }}</p>
     <p v-for="warning in plan?.warnings ?? []" :key="warning" class="small">! {{ warning }}</p>
     <table v-if="plan">
-      <tbody v-for="(row, index) in rows" :key="row.number">
-        <tr v-for="caution in said[index]" :key="caution" class="caution">
-          <td colspan="3">◇ {{ caution }}</td>
+      <tbody v-for="row in rows" :key="row.number">
+        <tr v-if="row.cautions.length > 0" class="caution">
+          <td colspan="3">
+            <span v-for="caution in row.cautions" :key="caution">◇ {{ caution }}</span>
+          </td>
         </tr>
         <tr v-if="row.shown.length === 0">
           <th scope="row" colspan="3">
@@ -175,6 +166,9 @@ th {
   padding-bottom: 0;
   font-weight: 650;
   font-size: 9pt;
+}
+.caution span {
+  margin-right: 4mm;
 }
 .caution + tr td,
 .caution + tr th {

@@ -44,8 +44,10 @@ const general = computed(() =>
 );
 const shown = computed(() => (answer.error.value ? undefined : answer.data.value));
 const time = computed(() => {
-  const seconds = shown.value?.plan?.time_s ?? 0;
-  return seconds === 0 ? '' : t('planning.time', { time: duration(seconds) });
+  const plan = shown.value?.plan;
+  if (!plan || plan.time_s === 0) return '';
+  const reamed = plan.operations.some((step) => step.kind === 'ream');
+  return t(`planning.time.${reamed ? 'reamed' : 'drilled'}`, { time: duration(plan.time_s) });
 });
 
 async function saved(plan: Schemas['SavedPlan']) {

@@ -164,6 +164,14 @@ describe('a plan in the making', () => {
     expect(page.text()).toContain('The shop has no policy yet.');
   });
 
+  it.each([
+    ['drill', 'drilling about 21 s'],
+    ['ream', 'drilling and reaming about 21 s'],
+  ] as const)('says how long the cut takes, and what of: with a %s', async (kind, words) => {
+    serve('POST /api/planning/hole', answer({ plan: plan({ operations: [step({ kind })] }) }));
+    expect((await open()).text()).toContain(words);
+  });
+
   it('says what is missing and what would do instead', async () => {
     serve(
       'POST /api/planning/hole',
@@ -262,7 +270,7 @@ describe('a saved plan', () => {
 });
 
 describe('the job sheet', () => {
-  it('has figures, cautions before their step and each caution once', async () => {
+  it('has figures, and over every step the cautions that go before it', async () => {
     serve(
       'POST /api/planning/hole',
       answer({
@@ -280,8 +288,13 @@ describe('the job sheet', () => {
       }),
     );
     const sheet = (await open()).find('.job').text();
-    expect(sheet.match(/Chuck key out\./g)).toHaveLength(1);
-    expect(sheet.indexOf('Ease off at the end.')).toBeLessThan(sheet.indexOf('9 mm twist drill'));
+    const order = ['Chuck key out.', '2 mm twist drill', 'Chuck key out.', 'Ease off at the end.', '9 mm twist drill'];
+    let from = 0;
+    for (const words of order) {
+      const at = sheet.indexOf(words, from);
+      expect(at, words).toBeGreaterThanOrEqual(from);
+      from = at + words.length;
+    }
     for (const words of ['1400 rpm', '500 rpm', '12 mm', 'Mild steel · Bench drill', 'Tools from: Metric set']) {
       expect(sheet).toContain(words);
     }
