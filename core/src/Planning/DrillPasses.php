@@ -92,7 +92,8 @@ final readonly class DrillPasses
     private function judgeBlind(string $kind, DrilledDepth $depth, Length $total): void
     {
         if ($kind === 'drill' && ! $depth->through && $total->isAtLeast($this->draft->thickness)) {
-            $this->draft->missing(sprintf('With lead, room for chips and the point the hole is %.1f mm deep and comes out of %.4g mm of stock. Take thicker stock, a shallower thread, or drill through.', $total->inMm(), $this->draft->thickness->inMm()));
+            $this->draft->missing(sprintf('With %s the hole is %.1f mm deep and comes out of %.4g mm of stock. Take thicker stock, a shallower %s, or drill through.', $depth->least ? 'lead, room for chips and the point' : 'the point', $total->inMm(),
+                $this->draft->thickness->inMm(), $depth->least ? 'thread' : 'hole'));
         }
     }
 

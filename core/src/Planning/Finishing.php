@@ -99,10 +99,13 @@ final readonly class Finishing
         $depth = $this->hole->depth ?? $this->draft->thickness->plus($this->draft->policy->breakthrough);
         $depthFigure = Figure::length('depth_mm', $depth, $this->hole->through ? 'depth.through' : 'depth.blind');
         $tool = sprintf('%.4g mm %s reamer', $diameter->inMm(), $byHand ? 'hand' : 'machine');
+        if ($byHand && ! $this->hole->through) {
+            $this->draft->warn('The long lead of a hand reamer leaves the bottom of a blind hole undersize: drill deeper where the drawing allows it, or use a machine reamer.');
+        }
         if ($byHand) {
             $this->draft->step(new PlanStep('ream', $tool, $words, [...$cautions, 'Hand reamer: power isolated, spindle locked, wrench only, steadied by a centre.'], diameter: $diameter, depth: $depth, lubricant: $this->draft->material->lubricant, figures: [$depthFigure]));
         } else {
-            $cutting = $this->draft->cut($tool, $diameter, 'reaming_machine', null, self::REAMER_FEED);
+            $cutting = $this->draft->cut($tool, $diameter, 'reaming_machine', null, self::REAMER_FEED, 'Use a slower machine, or ream by hand.');
             $this->draft->step(new PlanStep('ream', $tool, $words.' '.$cutting->words(), $cautions, $diameter, $cutting->speed->chosenRpm, $this->draft->machine->speeds->setting($cutting->speed->chosenRpm), $cutting->feedMmRev, $depth,
                 lubricant: $this->draft->material->lubricant, timeS: $cutting->timeS($depth), figures: [$cutting->speedFigure, $cutting->feedFigure, $depthFigure]));
         }

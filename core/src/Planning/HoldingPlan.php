@@ -51,7 +51,11 @@ final readonly class HoldingPlan
         $missing = null;
         if ($judged->verdict !== HoldingVerdict::Holds || ! $chosen->resistsTurning || ! $chosen->resistsLifting) {
             $missing = sprintf('%s does not hold: %.1f N·m is asked for with the margin of 1.5, it resists %.1f N·m.%s', ucfirst($chosen->description), 1.5 * $judged->demandNm, $chosen->resistsTurning ? $judged->capacityNm : 0,
-                $best->method === $chosen->method ? ' Grip further out, or use a fixture.' : ' Use instead: '.$best->description.'.');
+                match (true) {
+                    $best->method !== $chosen->method => ' Use instead: '.$best->description.'.',
+                    $machineKind === 'lathe' => ' Take larger stock or a smaller drill, or hold it in a fixture.',
+                    default => ' Grip further out, or use a fixture.',
+                });
         }
 
         return new self($chosen, $judged, $force, $lever, $torque,

@@ -95,11 +95,11 @@ final class PlanDraft
     }
 
     /** Speed and feed for a tool; says so where this machine cannot turn slowly enough. */
-    public function cut(string $tool, Length $diameter, string $operation, ?DeepHole $deep = null, float $feedFactor = 1.0): Cutting
+    public function cut(string $tool, Length $diameter, string $operation, ?DeepHole $deep = null, float $feedFactor = 1.0, string $instead = 'Use a slower machine.'): Cutting
     {
         $cutting = Cutting::of($this->machine, $this->material, $this->policy, $diameter, $operation, $deep, $feedFactor);
         if ($cutting->machineTooFast()) {
-            $this->missing(sprintf('The slowest speed of %s is %d rpm; the %s wants %d rpm or less. Use a slower machine.', $this->machine->name, $cutting->speed->chosenRpm, $tool, $cutting->wantedRpm()));
+            $this->missing(sprintf('The slowest speed of %s is %d rpm; the %s wants %d rpm or less. %s', $this->machine->name, $cutting->speed->chosenRpm, $tool, $cutting->wantedRpm(), $instead));
         } elseif ($cutting->speed->verdict === SpeedVerdict::MachineTooFast) {
             $this->warn(sprintf('The %s runs at %d rpm, a little over its %d rpm: light feed, plenty of lubricant.', $tool, $cutting->speed->chosenRpm, $cutting->speed->targetRpm));
         }

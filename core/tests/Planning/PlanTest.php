@@ -76,7 +76,10 @@ it('says what is missing and what would do instead', function (array $hole, arra
     'machine too fast' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['speeds_rpm' => [2500]])], 'slowest speed'],
     'holding by hand' => [['purpose' => 'plain', 'diameter_mm' => 4], ['holding' => 'hand_bare'], 'Use instead'],
     'quill too short' => [['purpose' => 'plain', 'diameter_mm' => 4], ['thickness_mm' => 150], 'quill'],
-    'comes out below' => [['purpose' => 'tapped', 'thread' => 'M8', 'through' => false, 'depth_mm' => 7], [], 'comes out of 8 mm of stock'],
+    'comes out below' => [['purpose' => 'tapped', 'thread' => 'M8', 'through' => false, 'depth_mm' => 7], [], 'With lead, room for chips and the point the hole is'],
+    'its point comes out below' => [['purpose' => 'plain', 'diameter_mm' => 10, 'through' => false, 'depth_mm' => 6], [], 'With the point the hole is 9.0 mm deep and comes out of 8 mm of stock. Take thicker stock, a shallower hole'],
+    'reamer too slow for the machine' => [['purpose' => 'reamed', 'diameter_mm' => 12], ['machine' => bench(['speeds_rpm' => [500]])], 'or ream by hand'],
+    'chuck does not hold' => [['purpose' => 'plain', 'diameter_mm' => 13], ['machine' => lathe(), 'material' => 'alloy_steel_annealed', 'work_diameter_mm' => 20], 'larger stock or a smaller drill'],
     'out of service' => [['purpose' => 'plain', 'diameter_mm' => 4], ['machine' => bench(['in_service' => false])], 'out of service'],
 ]);
 

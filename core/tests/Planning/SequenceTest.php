@@ -129,6 +129,15 @@ it('judges a reamed hole by its class, and says when the gauge is missing', func
         ->and(hole(['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'], ['crib' => ['drills' => crib(0.1), 'gauges' => [['kind' => 'plug', 'size' => '8']]]])['warnings'])->toBe([]);
 });
 
+it('warns of the bottom that a hand reamer leaves undersize', function (array $hole, bool $warned): void {
+    $words = implode(' ', hole(['purpose' => 'reamed', 'diameter_mm' => 8, ...$hole], ['thickness_mm' => 30])['warnings']);
+    expect(str_contains($words, 'bottom of a blind hole undersize'))->toBe($warned);
+})->with([
+    'blind, by hand' => [['through' => false, 'depth_mm' => 12, 'reamer' => 'hand'], true],
+    'blind, by machine' => [['through' => false, 'depth_mm' => 12, 'reamer' => 'machine'], false],
+    'through, by hand' => [['reamer' => 'hand'], false],
+]);
+
 it('takes the hand reamer where the drill at hand suits only that', function (): void {
     // 7.9 leaves 0.1: too little for a machine reamer (0.15 to 0.25), right for a hand reamer (0.05 to 0.12).
     $crib = ['drills' => [['designation' => '2', 'diameter_mm' => 2], ['designation' => '7.9', 'diameter_mm' => 7.9]], 'reamers' => [['diameter_mm' => 8, 'method' => 'machine'], ['diameter_mm' => 8, 'method' => 'hand']]];
