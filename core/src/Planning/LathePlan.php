@@ -21,6 +21,9 @@ use MillStep\Core\Workshop\ShopPolicy;
  */
 final readonly class LathePlan implements Operation
 {
+    /** About as many diameters of thread as an ordinary hand tap cuts in one go (workshop practice). */
+    private const TAP_REACH = 2.5;
+
     /** Parting by hand runs at about half the speed of drilling; the table has no row for it, this one has that figure. */
     private const PARTING = 'counterboring';
 
@@ -95,12 +98,12 @@ final readonly class LathePlan implements Operation
         // Rounded up, so that metal is left and not missing; what the dial really moves is what the bar loses.
         $dial = $this->machine->carriage?->move($move, 'up');
         $stock = $this->partsOff ? ($dial->actual ?? $move)->times($this->count) : $this->thickness;
-        $bore = $this->bore($stock);
+        $bore = $this->bored($stock);
         $batch = $this->batch($dial->actual ?? $move, self::widest($bore));
         $draft = new PlanDraft($this->machine, $this->material, $this->policy, $stock, $this->bore->through ?? true);
-        $this->face($draft, $batch->overhang, ($bore?->first('pilot') ?? $bore?->first('drill'))?->diameter);
+        $this->face($draft, $batch, ($bore?->first('pilot') ?? $bore?->first('drill'))?->diameter);
         if ($bore !== null) {
-            $this->drill($draft, $bore);
+            $this->drill($draft, $bore, $stock, $dial->actual ?? $move);
         }
         $this->turn($draft);
         if ($this->partsOff) {
@@ -128,10 +131,11 @@ final readonly class LathePlan implements Operation
         return $bore?->first('drill')->diameter ?? Length::zero();
     }
 
-    private function face(PlanDraft $draft, Length $overhang, ?Length $firstDrill): void
+    private function face(PlanDraft $draft, PartOffPlan $batch, ?Length $firstDrill): void
     {
+        $most = $this->partsOff && $this->overhang === null ? $this->mostAtOnce($batch->move) : 0;
         $setting = new LatheSetting($draft, $this->crib);
-        $held = $setting->held($this->bar, $this->overhang ?? ($this->partsOff ? $overhang : $this->facing->plus($this->thickness)->plus($this->jawClearance)), $this->support);
+        $held = $setting->held($this->bar, $this->overhang ?? ($this->partsOff ? $batch->overhang : $this->facing->plus($this->thickness)->plus($this->jawClearance)), $this->support, $most > 0 ? "make at most $most at once" : null);
         if ($this->support === LatheSupport::Tailstock && $this->bore !== null) {
             $draft->missing('The tailstock cannot carry the end and hold the drill at once: let a steady carry it.');
         }
@@ -150,16 +154,19 @@ final readonly class LathePlan implements Operation
     }
 
     /** The bore is a hole through all rings and cuts. */
-    private function bore(Length $stock): ?PlanResult
+    private function bored(Length $stock): ?PlanResult
     {
         return $this->bore === null ? null : (new HolePlan($this->material, $stock, $this->bore, $this->machine, $this->crib, $this->policy, Workholding::get('three_jaw_chuck'), null, $this->bar,
             Length::mm(min($stock->inMm(), $this->bar->inMm() * $this->policy->overhangRatio))))->compute();
     }
 
-    private function drill(PlanDraft $draft, PlanResult $bore): void
+    private function drill(PlanDraft $draft, PlanResult $bore, Length $stock, Length $move): void
     {
+        $taps = $this->taps($bore, $stock, $move);
         foreach ($bore->operations as $step) {
-            if (in_array($step->kind, ['ream', 'tap'], true)) {
+            if ($step->kind === 'tap') {
+                $draft->step(array_shift($taps) ?? $step);
+            } elseif ($step->kind === 'ream') {
                 $draft->step($step);
             } elseif (in_array($step->kind, ['pilot', 'step', 'drill', 'countersink'], true)) {
                 $draft->step($step->as('drill'));
@@ -167,6 +174,24 @@ final readonly class LathePlan implements Operation
         }
         $draft->take($bore);
         $draft->heldAs($bore);
+    }
+
+    /**
+     * The taps of the bore: through the whole stock where they reach so far, else one piece at a time.
+     *
+     * @return list<PlanStep>
+     */
+    private function taps(PlanResult $bore, Length $stock, Length $move): array
+    {
+        $tapsOf = static fn (?PlanResult $plan): array => array_values(array_filter($plan->operations ?? [], static fn (PlanStep $step): bool => $step->kind === 'tap'));
+        $taps = $tapsOf($bore);
+        $major = ($taps[0] ?? null)?->diameter;
+        if (! $this->partsOff || $this->count === 1 || $major === null || $stock->isAtMost($major->times(self::TAP_REACH))) {
+            return $taps;
+        }
+        $because = sprintf('One piece at a time, each just before it is parted off: through all of them it would be %.1f mm, %.1f diameters, deeper than a tap cuts.', $stock->inMm(), $stock->ratioTo($major));
+
+        return array_map(fn (PlanStep $tap): PlanStep => $tap->forEach($this->count, $because), $tapsOf($this->bored($move)));
     }
 
     private function turn(PlanDraft $draft): void
@@ -190,9 +215,9 @@ final readonly class LathePlan implements Operation
     private function partOff(PlanDraft $draft, Length $move, ?DialReading $dial): void
     {
         $outside = $this->outside ?? $this->bar;
-        $cutting = $draft->cut('parting blade', $outside, self::PARTING);
+        $cutting = $draft->cut('parting blade', $outside, self::PARTING, instead: 'Use a slower machine, or saw the piece off and face it.');
         $words = sprintf('Blade %.3g, part %.4g, clean-up %.2g: each move is %.4g mm', $this->blade->inMm(), $this->thickness->inMm(), $this->cleanup->inMm(), $move->inMm());
-        $words .= $dial === null ? '.' : sprintf(', %d divisions of this dial, rounded up: %.3f mm over.', $dial->divisions, $dial->error->inMm());
+        $words .= $dial === null ? '.' : sprintf(', %d divisions of this dial%s.', $dial->divisions, $dial->error->isGreaterThan(Length::zero()) ? sprintf(', rounded up: %.3f mm over', $dial->error->inMm()) : ' exactly');
         $figures = [$cutting->speedFigure, Figure::length('move_mm', $move, 'move', 'move = blade + thickness + cleanup', ['blade_mm' => $this->blade->inMm(), 'thickness_mm' => $this->thickness->inMm(), 'cleanup_mm' => $this->cleanup->inMm()])];
         if ($dial !== null && $this->machine->carriage !== null) {
             $figures[] = Figure::number('dial_divisions', 'divisions', $dial->divisions, 'dial', 'divisions = move / graduation', [
@@ -216,17 +241,24 @@ final readonly class LathePlan implements Operation
         return $this->bore?->limits === null ? $words : $words.sprintf(' Bore %s: from %.3f to %.3f mm.', $this->bore->fit, $this->bore->limits->lower->inMm(), $this->bore->limits->upper->inMm());
     }
 
+    /** So many pieces stand out no further than is allowed without support. */
+    private function mostAtOnce(Length $move): int
+    {
+        $free = $this->bar->times($this->policy->overhangRatio)->minus($this->facing)->minus($this->jawClearance);
+
+        return $free->isPositive() ? (int) floor($free->ratioTo($move) + 1e-9) : 0;
+    }
+
     /** @return array<string, mixed> */
     private function figures(PartOffPlan $batch, ?DialReading $dial): array
     {
         $overhang = $this->overhang ?? ($this->partsOff ? $batch->overhang : $this->facing->plus($this->thickness)->plus($this->jawClearance));
         $stick = (new StickOut($this->bar, $overhang, $this->policy->overhangRatio, $this->machine->throughBore))->compute();
-        $free = $this->bar->times($this->policy->overhangRatio)->minus($this->facing)->minus($this->jawClearance);
 
         return [
             ...($this->partsOff ? [
                 'count' => $this->count, 'move_mm' => $batch->move->inMm(), 'dial_divisions' => $dial?->divisions, 'drilled_full_depth_mm' => $batch->drilledFullDepth->inMm(), 'drilled_total_depth_mm' => $batch->drilledTotalDepth->inMm(),
-                'bar_used_mm' => $batch->barUsed->inMm(), 'most_at_once' => $free->isPositive() ? (int) floor($free->ratioTo($batch->move) + 1e-9) : 0,
+                'bar_used_mm' => $batch->barUsed->inMm(), 'most_at_once' => $this->mostAtOnce($batch->move),
             ] : ['count' => 1]),
             'overhang_mm' => $overhang->inMm(), 'overhang_ratio' => $stick->ratio, 'overhang_allowed_mm' => $stick->allowed->inMm(), 'overhang_verdict' => $stick->verdict->value, 'advice' => $stick->advice,
             // What the chuck grips: at least a diameter (workholding.csv, the note).

@@ -27,14 +27,18 @@ final readonly class LatheSetting
         $this->startTrue($work, $firstDrill);
     }
 
-    /** How the work is held, in words; says so where it stands out too far. */
-    public function held(Length $work, Length $overhang, LatheSupport $support): string
+    /**
+     * How the work is held, in words; says so where it stands out too far.
+     *
+     * @param  ?string  $instead  what would do without support
+     */
+    public function held(Length $work, Length $overhang, LatheSupport $support, ?string $instead = null): string
     {
         $policy = $this->draft->policy;
         $stick = (new StickOut($work, $overhang, $policy->overhangRatio, $this->draft->machine->throughBore))->compute();
         $needed = $stick->verdict === OverhangVerdict::SupportNeeded;
         if ($needed && $support === LatheSupport::None) {
-            $this->draft->missing(sprintf('The work stands out %.1f mm, %.1f diameters; over %.3g it needs support: %s.', $overhang->inMm(), $stick->ratio, $policy->overhangRatio, str_replace('_', ' ', implode(', ', $stick->advice))));
+            $this->draft->missing(sprintf('The work stands out %.1f mm, %.1f diameters; over %.3g it needs support: %s.%s', $overhang->inMm(), $stick->ratio, $policy->overhangRatio, str_replace('_', ' ', implode(', ', $stick->advice)), $instead === null ? '' : " Or $instead."));
         }
         $this->draft->holdsTrue([
             'all_jaws_bear' => true, 'overhang_mm' => $overhang->inMm(), 'work_diameter_mm' => $work->inMm(), 'supported' => $support !== LatheSupport::None, 'tailstock_clamped' => true,

@@ -55,6 +55,12 @@ final readonly class PlanStep extends Result
         return new self(...[...get_object_vars($this), 'kind' => $kind]);
     }
 
+    /** The same operation for one piece of a batch after the other, and why. */
+    public function forEach(int $pieces, string $because): self
+    {
+        return new self(...[...get_object_vars($this), 'repeat' => $pieces, 'why' => $this->why.' '.$because]);
+    }
+
     public function figure(string $key): ?Figure
     {
         foreach ($this->figures as $figure) {

@@ -31,8 +31,24 @@ it('leaves metal whatever the dial: no move is shorter than blade, part and clea
 it('says how many can be made at once where the batch stands out too far', function (): void {
     $long = batch(['count' => 14]);
     $most = $long['batch']['most_at_once'];
-    expect($long['ready'])->toBeFalse()->and($most)->toBe(10)->and(batch(['count' => $most])['ready'])->toBeTrue()->and(batch(['count' => $most + 1])['ready'])->toBeFalse();
+    expect($long['ready'])->toBeFalse()->and(implode($long['missing']))->toContain('Or make at most 10 at once.')->and($most)->toBe(10)->and(batch(['count' => $most])['ready'])->toBeTrue()->and(batch(['count' => $most + 1])['ready'])->toBeFalse();
 });
+
+it('taps through the stock as far as a tap cuts, and further than that piece by piece', function (array $with, ?int $times, float $depth): void {
+    $plan = batch(['material' => 'aluminium_6000', 'bar' => ['diameter_mm' => 30], 'part' => ['thickness_mm' => 4, 'bore' => ['purpose' => 'tapped', 'thread' => 'M8']], 'machine' => lathe(['dial' => ['graduation_mm' => 0.1, 'divisions_per_turn' => 40]]), ...$with]);
+    $taps = array_values(array_filter($plan['operations'], fn (array $step): bool => $step['kind'] === 'tap'));
+    expect($plan['missing'])->toBe([])->and($taps)->toHaveCount(1)->and($taps[0]['repeat'] ?? null)->toBe($times)->and($taps[0]['depth_mm'])->toEqualWithDelta($depth, 1e-9)
+        ->and(str_contains($taps[0]['why'], 'One piece at a time'))->toBe($times !== null)->and(objections($plan))->toBe([]);
+})->with([
+    'three moves of 6.2 mm: within 20 mm' => [['count' => 3], null, 18.6],
+    'four: each before it is parted off' => [['count' => 4], 4, 6.2],
+    'one long piece: nothing to part between' => [['count' => 1, 'part' => ['thickness_mm' => 25, 'bore' => ['purpose' => 'tapped', 'thread' => 'M8']]], null, 27.2],
+]);
+
+it('says that a move is exact, or by how much it is over', function (float $thickness, string $words): void {
+    $part = ['thickness_mm' => $thickness, 'bore' => ['purpose' => 'plain', 'diameter_mm' => 6]];
+    expect(operations(batch(['part' => $part, 'machine' => lathe(['dial' => ['graduation_mm' => 0.05, 'divisions_per_turn' => 40]])]))['part_off']['why'])->toContain($words);
+})->with([[5.0, '7.2 mm, 144 divisions of this dial exactly.'], [5.02, '145 divisions of this dial, rounded up: 0.030 mm over.']]);
 
 it('lets a steady carry long work, and does not let the tailstock do two things', function (): void {
     $deep = lathe(['depth_scale' => ['unit' => 'mm', 'graduation_mm' => 1, 'travel_mm' => 150]]);
