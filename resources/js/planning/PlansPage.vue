@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
-import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import PageState from '@/ui/PageState.vue';
+import UndoNote from '@/ui/UndoNote.vue';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import PlannerTabs from './PlannerTabs.vue';
@@ -69,14 +69,9 @@ async function takeBack() {
     >
     <span v-else class="text-sm text-quiet">{{ t('planning.compareHint') }}</span>
   </div>
-  <p
-    v-if="removed"
-    class="mt-3 flex flex-wrap items-center gap-4 border-2 border-bronze bg-sheet px-4 py-2"
-    role="status"
-  >
+  <UndoNote v-if="removed" :busy="restore.busy.value" @undo="takeBack">
     {{ t('planning.removed', { name: removed.name }) }}
-    <BigButton :busy="restore.busy.value" @click="takeBack">{{ t('ui.undo') }}</BigButton>
-  </p>
+  </UndoNote>
   <ErrorNote class="mt-3" :error="remove.error.value ?? restore.error.value" @retry="remove.reset()" />
   <PageState v-slot="{ data }" :data="plans.data.value" :error="plans.error.value" @retry="plans.refetch()">
     <div v-if="data.length === 0" class="sheet mt-4 p-6">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, must } from '@/api/client';
+import { api, must, type Schemas } from '@/api/client';
 import SizeField from '@/measure/SizeField.vue';
 import { useUnits } from '@/measure/useUnits';
 import BigButton from '@/ui/BigButton.vue';
@@ -7,9 +7,10 @@ import ErrorNote from '@/ui/ErrorNote.vue';
 import PageState from '@/ui/PageState.vue';
 import SelectField from '@/ui/SelectField.vue';
 import TextField from '@/ui/TextField.vue';
+import UndoNote from '@/ui/UndoNote.vue';
 import { useAction } from '@/ui/useAction';
 import { useQuery } from '@tanstack/vue-query';
-import { computed, reactive } from 'vue';
+import { computed, reactive, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useShop } from './useShop';
 
@@ -26,9 +27,21 @@ const add = useAction(
   () => must(api.POST('/api/workshop/bars', { body: { ...form } })),
   () => Object.assign(form, { diameter: '', length: '', count: '' }),
 );
-const remove = useAction((id: number) =>
-  must(api.DELETE('/api/workshop/bars/{bar}', { params: { path: { bar: String(id) } } })),
-);
+type Bar = Schemas['Bar'];
+const named = (bar: Bar) => `${names.value[bar.material] ?? bar.material} ${length(bar.diameter_mm)}`;
+const removed = ref<Bar | null>(null);
+const remove = useAction(async (bar: Bar) => {
+  await must(api.DELETE('/api/workshop/bars/{bar}', { params: { path: { bar: String(bar.id) } } }));
+  removed.value = bar;
+});
+const putBack = useAction(async ({ material, diameter_mm, length_mm, count }: Bar) => {
+  await must(
+    api.POST('/api/workshop/bars', {
+      body: { material, diameter: `${diameter_mm} mm`, length: `${length_mm} mm`, count: String(count) },
+    }),
+  );
+  removed.value = null;
+});
 const fault = (field: string) => add.fieldErrors.value[field]?.[0];
 </script>
 
@@ -36,6 +49,9 @@ const fault = (field: string) => add.fieldErrors.value[field]?.[0];
   <section>
     <h2>{{ t('workshop.bars') }}</h2>
     <p class="text-quiet">{{ t('workshop.barsWords') }}</p>
+    <UndoNote v-if="removed" :busy="putBack.busy.value" @undo="putBack.run(removed)">
+      {{ t('planning.removed', { name: named(removed) }) }}
+    </UndoNote>
     <PageState v-slot="{ data }" :data="bars.data.value" :error="bars.error.value" @retry="bars.refetch()">
       <p v-if="data.length === 0" class="mt-2 text-quiet">{{ t('workshop.noBars') }}</p>
       <ul v-else class="sheet mt-2">
@@ -50,10 +66,8 @@ const fault = (field: string) => add.fieldErrors.value[field]?.[0];
           <button
             type="button"
             class="min-h-12 px-2 text-sm underline underline-offset-4"
-            :aria-label="
-              t('planning.removeNamed', { name: `${names[bar.material] ?? bar.material} ${length(bar.diameter_mm)}` })
-            "
-            @click="remove.run(bar.id)"
+            :aria-label="t('planning.removeNamed', { name: named(bar) })"
+            @click="remove.run(bar)"
           >
             {{ t('planning.remove') }}
           </button>
@@ -76,7 +90,11 @@ const fault = (field: string) => add.fieldErrors.value[field]?.[0];
     </form>
     <ErrorNote
       class="mt-2"
-      :error="remove.error.value ?? (Object.keys(add.fieldErrors.value).length > 0 ? null : add.error.value)"
+      :error="
+        remove.error.value ??
+        putBack.error.value ??
+        (Object.keys(add.fieldErrors.value).length > 0 ? null : add.error.value)
+      "
       @retry="add.reset()"
     />
   </section>

@@ -4,6 +4,7 @@ import { useUnits } from '@/measure/useUnits';
 import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
+import UndoNote from '@/ui/UndoNote.vue';
 import { useAction } from '@/ui/useAction';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -107,14 +108,9 @@ const words = (tool: Tool) => [size(tool), marks(tool)].filter(Boolean).join(', 
       :error="addSet.error.value ?? judge.error.value ?? remove.error.value ?? putBack.error.value"
       @retry="judge.reset()"
     />
-    <p
-      v-if="removed"
-      class="mt-3 flex flex-wrap items-center gap-4 border-2 border-bronze bg-sheet px-4 py-2"
-      role="status"
-    >
+    <UndoNote v-if="removed" :busy="putBack.busy.value" @undo="putBack.run(removed)">
       {{ t('workshop.toolRemoved', { tool: words(removed) }) }}
-      <BigButton :busy="putBack.busy.value" @click="putBack.run(removed)">{{ t('ui.undo') }}</BigButton>
-    </p>
+    </UndoNote>
     <p v-if="groups.length === 0" class="sheet mt-3 p-6">{{ t('workshop.emptyCrib') }}</p>
     <div v-for="{ kind, tools } in groups" :key="kind" class="mt-4">
       <h3 class="font-semibold">

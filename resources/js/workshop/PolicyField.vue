@@ -112,7 +112,7 @@ function spans(text: string) {
                 : number(($event.target as HTMLInputElement).value)
             "
           />
-          <span class="reading text-quiet">{{ UNITS[setting.kind] ?? '' }}</span>
+          <span v-if="UNITS[setting.kind]" class="reading text-quiet">{{ UNITS[setting.kind] }}</span>
         </span>
       </div>
     </div>

@@ -306,6 +306,21 @@ describe('materials and stock', () => {
     await press('Remove Brass 12 mm');
     expect(called('DELETE /api/workshop/bars/4')).toHaveLength(1);
   });
+
+  it('give a removed bar back as it was', async () => {
+    const panel = await open(BarsPanel, 'instructor');
+    serve('DELETE /api/workshop/bars/4', {});
+    await press('Remove Brass 12 mm');
+    expect(panel.find('[role=status]').text()).toContain('Brass 12 mm is removed.');
+    serve('POST /api/workshop/bars', {});
+    await press('Undo');
+    expect(called('POST /api/workshop/bars')[0]?.body).toMatchObject({
+      material: 'brass',
+      diameter: '12 mm',
+      length: '1000 mm',
+    });
+    expect(panel.find('[role=status]').exists()).toBe(false);
+  });
 });
 
 describe('the workshop file', () => {
