@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
 import ErrorNote from '@/ui/ErrorNote.vue';
+import LinkButton from '@/ui/LinkButton.vue';
 import PageState from '@/ui/PageState.vue';
 import UndoNote from '@/ui/UndoNote.vue';
 import { computed, ref } from 'vue';
@@ -131,15 +132,12 @@ async function takeBack() {
             {{ d(plan.saved_at, { dateStyle: 'medium' }) }}, {{ plan.owner }}
           </td>
           <td class="p-2 text-right">
-            <button
+            <LinkButton
               v-if="plan.yours"
-              type="button"
-              class="min-h-12 px-2 text-sm underline underline-offset-4"
-              :aria-label="t('planning.removeNamed', { name: plan.name })"
+              :label="t('planning.removeNamed', { name: plan.name })"
               @click="remove.run(plan)"
+              >{{ t('planning.remove') }}</LinkButton
             >
-              {{ t('planning.remove') }}
-            </button>
           </td>
         </tr>
       </tbody>

@@ -4,6 +4,7 @@ import SizeField from '@/measure/SizeField.vue';
 import { useUnits } from '@/measure/useUnits';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
+import LinkButton from '@/ui/LinkButton.vue';
 import PageState from '@/ui/PageState.vue';
 import SelectField from '@/ui/SelectField.vue';
 import TextField from '@/ui/TextField.vue';
@@ -63,14 +64,9 @@ const fault = (field: string) => add.fieldErrors.value[field]?.[0];
           <span class="flex-1">{{ names[bar.material] ?? bar.material }}</span>
           <span class="reading">⌀ {{ length(bar.diameter_mm) }} × {{ length(bar.length_mm, 0) }}</span>
           <span class="reading font-semibold">{{ t('workshop.pieces', { n: bar.count }) }}</span>
-          <button
-            type="button"
-            class="min-h-12 px-2 text-sm underline underline-offset-4"
-            :aria-label="t('planning.removeNamed', { name: named(bar) })"
-            @click="remove.run(bar)"
-          >
-            {{ t('planning.remove') }}
-          </button>
+          <LinkButton :label="t('planning.removeNamed', { name: named(bar) })" @click="remove.run(bar)">{{
+            t('planning.remove')
+          }}</LinkButton>
         </li>
       </ul>
     </PageState>

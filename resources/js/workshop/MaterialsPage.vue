@@ -3,7 +3,9 @@ import { api, must, type Schemas } from '@/api/client';
 import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
+import LinkButton from '@/ui/LinkButton.vue';
 import PageState from '@/ui/PageState.vue';
+import UndoNote from '@/ui/UndoNote.vue';
 import { useAction } from '@/ui/useAction';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -23,9 +25,15 @@ const shown = computed(() =>
     `${material.name} ${material.group}`.toLowerCase().includes(search.value.trim().toLowerCase()),
   ),
 );
-const remove = useAction((key: string) =>
-  must(api.DELETE('/api/workshop/materials/{material}', { params: { path: { material: key } } })),
-);
+const removed = ref<Schemas['Material'] | null>(null);
+const remove = useAction(async (material: Schemas['Material']) => {
+  await must(api.DELETE('/api/workshop/materials/{material}', { params: { path: { material: material.key } } }));
+  removed.value = material;
+});
+const putBack = useAction(async ({ key, ...row }: Schemas['Material']) => {
+  await must(api.PUT('/api/workshop/materials/{key}', { params: { path: { key } }, body: row }));
+  removed.value = null;
+});
 const unsure = (material: Schemas['Material'], key: string) => (material.unsure as Record<string, string>)[key];
 </script>
 
@@ -39,7 +47,10 @@ const unsure = (material: Schemas['Material'], key: string) => (material.unsure 
     <BigButton v-if="leads" @click="editing = 'new'">{{ t('workshop.ownRow') }}</BigButton>
   </div>
   <p class="mt-1 text-quiet">{{ t('workshop.materialsWords') }}</p>
-  <ErrorNote class="mt-3" :error="remove.error.value" @retry="remove.reset()" />
+  <UndoNote v-if="removed" :busy="putBack.busy.value" @undo="putBack.run(removed)">
+    {{ t('planning.removed', { name: removed.name }) }}
+  </UndoNote>
+  <ErrorNote class="mt-3" :error="remove.error.value ?? putBack.error.value" @retry="remove.reset()" />
   <PageState v-slot="{ data }" :data="materials.data.value" :error="materials.error.value" @retry="materials.refetch()">
     <p v-if="shown.length === 0 && data.length > 0" class="mt-4 text-quiet">
       {{ t('ui.nothingFound', { what: search }) }}
@@ -96,23 +107,15 @@ const unsure = (material: Schemas['Material'], key: string) => (material.unsure 
               >
             </td>
             <td v-if="leads" class="p-2 whitespace-nowrap">
-              <button
-                type="button"
-                class="min-h-11 px-2 text-sm underline underline-offset-4"
-                :aria-label="t('workshop.editNamed', { name: material.name })"
-                @click="editing = material"
-              >
-                {{ t(material.own ? 'workshop.edit' : 'workshop.replace') }}
-              </button>
-              <button
+              <LinkButton :label="t('workshop.editNamed', { name: material.name })" @click="editing = material">{{
+                t(material.own ? 'workshop.edit' : 'workshop.replace')
+              }}</LinkButton>
+              <LinkButton
                 v-if="material.own"
-                type="button"
-                class="min-h-11 px-2 text-sm underline underline-offset-4"
-                :aria-label="t('workshop.removeTool', { tool: material.name })"
-                @click="remove.run(material.key)"
+                :label="t('workshop.removeTool', { tool: material.name })"
+                @click="remove.run(material)"
+                >{{ t('planning.remove') }}</LinkButton
               >
-                {{ t('planning.remove') }}
-              </button>
             </td>
           </tr>
         </tbody>

@@ -278,6 +278,27 @@ describe('materials and stock', () => {
     serve('DELETE /api/workshop/materials/brass', {});
     await press('Remove Brass');
     expect(called('DELETE /api/workshop/materials/brass')).toHaveLength(1);
+    serve('PUT /api/workshop/materials/brass', material());
+    await press('Undo');
+    expect(called('PUT /api/workshop/materials/brass')[0]?.body).toMatchObject({
+      name: 'Brass',
+      group: 'copper_alloy',
+    });
+    expect(button('Undo')).toBeUndefined();
+  });
+
+  it.each([
+    ['Brass', 'brass_2'],
+    ['Zäher Stahl (C45)', 'zaher_stahl_c45'],
+    ['銅', 'own'],
+  ])('never take the place of another row unasked: %s', async (name, key) => {
+    await open(MaterialsPage);
+    serve(`PUT /api/workshop/materials/${key}`, material());
+    await press('A row of our own');
+    await write('Name', name);
+    await write('Cutting speed, m/min', '30');
+    await submit('Cutting speed');
+    expect(called(`PUT /api/workshop/materials/${key}`)).toHaveLength(1);
   });
 
   it('are written down with a decimal comma or point', async () => {
