@@ -7,14 +7,25 @@ namespace MillStep\Core\Planning;
 use MillStep\Core\Measure\Length;
 
 /**
- * Packs pieces into as few equal bars as there can be. First fit decreasing and fullest bar first give a good
- * answer; where a bar less is still conceivable and the pieces are few enough, bar after bar is filled in
- * every way, each with the longest piece that is left, and a way is left as soon as the bound of what remains
- * says that it cannot come out.
+ * Packs pieces into as few equal bars as there can be. First fit decreasing gives a good answer; where a bar less is
+ * still conceivable, fullest bar first is tried, and then
+ *
+ * - up to 60 pieces: bar after bar is filled in every way, each with the longest piece that is left, and a way is left
+ *   as soon as the bound of what remains says that it cannot come out;
+ * - beyond, for up to 100 different lengths: the fractional cut rounded, and what it leaves packed as above.
  */
 final class BarPacking
 {
     private const EXACT_UP_TO = 60;
+
+    /** Different lengths up to which bars are filled one after the other as full as can be. */
+    private const FULLEST_UP_TO = 500;
+
+    /** Different lengths for which the fractional cut is still quick. */
+    private const ROUNDED_UP_TO = 100;
+
+    /** Of a filling's bars in the fractional cut, a part as large as this is cut as a whole one. */
+    private const HALF = 0.5;
 
     /** Whole numbers of this many to the millimetre, so that sums are exact. */
     private const PER_MM = 1_000_000;
@@ -59,24 +70,107 @@ final class BarPacking
     /** @return list<list<int>> a list of pieces, by index into the costs, for each bar */
     public function pack(): array
     {
+        return $this->withPieces($this->packed());
+    }
+
+    /** @return list<list<int>> bars as kinds of piece */
+    private function packed(): array
+    {
         $best = $this->firstFit();
-        $other = $this->fullestFirst();
-        $best = count($other) < count($best) ? $other : $best;
-        if (array_sum($this->counts) <= self::EXACT_UP_TO && $this->bySum($this->counts) < count($best)) {
-            $this->bound = new BarBound($this->sizes, $this->capacity);
-            $least = (int) ceil($this->bound->of($this->counts, $this->bySum($this->counts))[0] - 1e-6);
-            for ($bars = $least; $bars < count($best); $bars++) {
-                $this->hopeless = [];
-                $this->bounds = 0;
-                $filled = $this->dive($bars) ?? $this->fill($this->counts, $bars);
-                if ($filled !== null) {
-                    $best = $filled;
-                    break;
-                }
+        $kinds = count($this->sizes);
+        if ($kinds <= self::FULLEST_UP_TO && $this->conceivable(count($best) - 1)) {
+            $best = self::fewer($best, $this->fullestFirst());
+        }
+
+        return match (true) {
+            ! $this->conceivable(count($best) - 1) => $best,
+            array_sum($this->counts) <= self::EXACT_UP_TO => $this->fewest($best),
+            $kinds <= self::ROUNDED_UP_TO => self::fewer($best, $this->rounded()),
+            default => $best,
+        };
+    }
+
+    /** Whether the pieces come to no more than so many bars, end to end. */
+    private function conceivable(int $bars): bool
+    {
+        return $this->bySum($this->counts) <= $bars;
+    }
+
+    /**
+     * @param  list<list<int>>  $one
+     * @param  list<list<int>>  $other
+     * @return list<list<int>>
+     */
+    private static function fewer(array $one, array $other): array
+    {
+        return count($other) < count($one) ? $other : $one;
+    }
+
+    /**
+     * @param  array<int, int>  $filling
+     * @param  array<int, int>  $counts
+     */
+    private static function within(array $filling, array $counts): bool
+    {
+        foreach ($filling as $kind => $count) {
+            if ($count > $counts[$kind]) {
+                return false;
             }
         }
 
-        return $this->withPieces($best);
+        return true;
+    }
+
+    /**
+     * The fewest bars there can be, if these are not they.
+     *
+     * @param  list<list<int>>  $best
+     * @return list<list<int>>
+     */
+    private function fewest(array $best): array
+    {
+        $this->bound = new BarBound($this->sizes, $this->capacity);
+        $least = (int) ceil($this->bound->of(self::present($this->counts), $this->bySum($this->counts))[0] - 1e-6);
+        for ($bars = $least; $bars < count($best); $bars++) {
+            $this->hopeless = [];
+            $this->bounds = 0;
+            $filled = $this->dive($bars) ?? $this->fill($this->counts, $bars);
+            if ($filled !== null) {
+                return $filled;
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * Cuts the whole bars of the fractional cut, again and again, until few enough pieces are left to be packed for
+     * themselves.
+     *
+     * @return list<list<int>>
+     */
+    private function rounded(): array
+    {
+        $bound = new BarBound($this->sizes, $this->capacity);
+        $left = $this->counts;
+        $cut = [];
+        while (array_sum($left) > self::EXACT_UP_TO) {
+            $liked = $bound->of(self::present($left), 0.0)[2];
+            usort($liked, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
+            foreach ($liked as $place => [$amount, $filling]) {
+                // The one that is liked best is cut at least once, so that this comes to an end.
+                for ($bars = max((int) floor($amount + self::HALF), $place === 0 ? 1 : 0); $bars > 0 && self::within($filling, $left); $bars--) {
+                    foreach ($filling as $kind => $count) {
+                        $left[$kind] -= $count;
+                    }
+                    $cut[] = self::listed($filling);
+                }
+            }
+        }
+        $rest = clone $this;
+        $rest->counts = $left;
+
+        return [...$cut, ...$rest->packed()];
     }
 
     /**
@@ -147,6 +241,26 @@ final class BarPacking
     }
 
     /**
+     * @param  array<int, int>  $filling  how many of each kind
+     * @return list<int> kinds
+     */
+    private static function listed(array $filling): array
+    {
+        return array_merge(...array_map(static fn (int $kind, int $count): array => array_fill(0, $count, $kind), array_keys($filling), $filling));
+    }
+
+    /** @param  array<int, int>  $counts  not all of them none */
+    private static function longest(array $counts): int
+    {
+        $first = 0;
+        while ($counts[$first] === 0) {
+            $first++;
+        }
+
+        return $first;
+    }
+
+    /**
      * Cuts the filling that the fractional cut likes best, looks again at what is left, and so on; then the same
      * with one second choice, earlier or later.
      *
@@ -155,7 +269,7 @@ final class BarPacking
     private function dive(int $bars): ?array
     {
         for ($second = -1; $second < $bars; $second++) {
-            $left = $this->counts;
+            $left = self::present($this->counts);
             $cut = [];
             while ($left !== [] && count($cut) + $this->bySum($left) <= $bars) {
                 [$least, , $liked] = $this->bound->of($left, 0.0);
@@ -168,7 +282,7 @@ final class BarPacking
                     $left[$kind] -= $count;
                 }
                 $left = self::present($left);
-                $cut[] = array_merge(...array_map(static fn (int $kind, int $count): array => array_fill(0, $count, $kind), array_keys($filling), $filling));
+                $cut[] = self::listed($filling);
             }
             if ($left === []) {
                 return $cut;
@@ -235,10 +349,7 @@ final class BarPacking
      */
     private function fillings(array $counts, int $most): array
     {
-        $first = 0;
-        while ($counts[$first] === 0) {
-            $first++;
-        }
+        $first = self::longest($counts);
         $counts[$first]--;
         $found = [];
         $this->complete($counts, $first, $this->capacity - $this->sizes[$first], [$first], $most, $found);

@@ -54,13 +54,42 @@ it('finds the cut that fills every bar to the end, however well it is hidden', f
     }
 });
 
-it('packs long lists within one bar of the bound', function (): void {
+it('packs long lists within one bar of the bound', function (float $from, float $to, int $kinds, int $each): void {
     foreach (range(1, 6) as $seed) {
-        $pieces = array_map(static fn (float $length): array => ['length_mm' => round($length), 'quantity' => 25], draws(6, 30, 220, $seed));
+        $pieces = array_map(static fn (float $length): array => ['length_mm' => round($length), 'quantity' => $each], draws($kinds, $from, $to, $seed));
         $plan = compute('cut_list', ['bar_length_mm' => 1000, 'kerf_mm' => 2, 'pieces' => $pieces]);
-        expect($plan['bars'])->toBeLessThanOrEqual($plan['lower_bound'] + 1);
+        expect($plan['bars'])->toBeLessThanOrEqual($plan['lower_bound'] + 1)->and($plan['layout'])->toHaveCount($plan['bars']);
+        $cut = array_merge(...$plan['layout']);
+        $wanted = array_merge(...array_map(static fn (array $piece): array => array_fill(0, $each, $piece['length_mm']), $pieces));
+        sort($cut);
+        sort($wanted);
+        expect($cut)->toEqual($wanted);
+        foreach ($plan['layout'] as $bar) {
+            expect(array_sum($bar) + 2 * (count($bar) - 1))->toBeLessThanOrEqual(1000.0005);
+        }
     }
-});
+})->with([
+    'short pieces of few lengths' => [30, 220, 6, 25],
+    'up to a third of the bar' => [100, 340, 9, 11],
+    'each another length' => [60, 400, 90, 1],
+    'more lengths than the fractional cut takes' => [20, 200, 140, 1],
+]);
+
+it('finds the cut of a long list that fills every bar to the end', function (int $seed): void {
+    // Nine ways to cut a bar in three, each for six to twelve bars: first fit takes two to five bars more.
+    $pieces = [];
+    $bars = 0;
+    foreach (array_map(null, draws(9, 250, 450, $seed), draws(9, 1, 100, $seed + 50), draws(9, 6, 12, $seed + 90)) as [$first, $less, $times]) {
+        $first = round($first);
+        $second = round((1000 - $first) / 2 - $less);
+        foreach ([$first, $second, 1000 - $first - $second] as $length) {
+            $pieces[] = ['length_mm' => $length, 'quantity' => (int) round($times)];
+        }
+        $bars += (int) round($times);
+    }
+    $plan = compute('cut_list', ['bar_length_mm' => 1000, 'kerf_mm' => 0, 'pieces' => $pieces]);
+    expect($plan)->toMatchArray(['bars' => $bars, 'lower_bound' => $bars])->and($plan['waste_mm'])->toEqualWithDelta(0, 1e-6);
+})->with(range(1, 8));
 
 it('builds no stack longer than another that exists, checked against all of them', function (): void {
     $available = [1, 1.5, 2, 3, 4, 5, 8, 10, 12, 20];
