@@ -76,7 +76,7 @@ final readonly class Finishing
 
             return;
         }
-        $cutting = $this->draft->cut('countersink', $lead, 'countersinking');
+        $this->draft->judged($cutting, 'countersink');
         $this->draft->step(new PlanStep('countersink', 'countersink', $why.$cutting->words(), ['Chuck key out.'], $lead, $cutting->speed->chosenRpm,
             $this->draft->machine->speeds->setting($cutting->speed->chosenRpm), lubricant: $this->draft->material->lubricant, figures: [$figure, $cutting->speedFigure]));
     }

@@ -18,6 +18,7 @@ final readonly class HoleRequest
     public const PURPOSES = ['plain', 'clearance', 'tapped', 'reamed'];
 
     /**
+     * @param  Length|null  $depth  of a blind hole, at full diameter; of a through hole, what is tapped of it at a time
      * @param  string|null  $fit  class of the limits, H7 for one
      * @param  Limits|null  $limits  of the finished diameter, where a class was named
      * @param  'hand'|'machine'|null  $reamer  asked for; null takes what fits
@@ -69,6 +70,12 @@ final readonly class HoleRequest
         return $hole;
     }
 
+    /** The same hole, no deeper tapped than this at a time. */
+    public function tappedInPieces(Length $each): self
+    {
+        return new self(...[...get_object_vars($this), 'depth' => $each]);
+    }
+
     /** The widest that anything cuts, as far as the request says. */
     public function largest(): Length
     {
@@ -90,6 +97,6 @@ final readonly class HoleRequest
             default => sprintf('⌀%.6g', $this->largest()->inMm()).($this->fit === null ? '' : ' '.$this->fit).($this->purpose === 'reamed' ? ' reamed' : ''),
         };
 
-        return $this->depth === null ? "$size through" : sprintf('%s, %.6g deep', $size, $this->depth->inMm());
+        return $this->through || $this->depth === null ? "$size through" : sprintf('%s, %.6g deep', $size, $this->depth->inMm());
     }
 }

@@ -98,12 +98,12 @@ final readonly class LathePlan implements Operation
         // Rounded up, so that metal is left and not missing; what the dial really moves is what the bar loses.
         $dial = $this->machine->carriage?->move($move, 'up');
         $stock = $this->partsOff ? ($dial->actual ?? $move)->times($this->count) : $this->thickness;
-        $bore = $this->bored($stock);
+        $bore = $this->bored($stock, $dial->actual ?? $move);
         $batch = $this->batch($dial->actual ?? $move, self::widest($bore));
         $draft = new PlanDraft($this->machine, $this->material, $this->policy, $stock, $this->bore->through ?? true);
         $this->face($draft, $batch, ($bore?->first('pilot') ?? $bore?->first('drill'))?->diameter);
         if ($bore !== null) {
-            $this->drill($draft, $bore, $stock, $dial->actual ?? $move);
+            $this->drill($draft, $bore, $stock);
         }
         $this->turn($draft);
         if ($this->partsOff) {
@@ -154,19 +154,29 @@ final readonly class LathePlan implements Operation
     }
 
     /** The bore is a hole through all rings and cuts. */
-    private function bored(Length $stock): ?PlanResult
+    private function bored(Length $stock, Length $move): ?PlanResult
     {
-        return $this->bore === null ? null : (new HolePlan($this->material, $stock, $this->bore, $this->machine, $this->crib, $this->policy, Workholding::get('three_jaw_chuck'), null, $this->bar,
+        if ($this->bore === null) {
+            return null;
+        }
+        $bore = $this->tappedInPieces($stock) ? $this->bore->tappedInPieces($move) : $this->bore;
+
+        return (new HolePlan($this->material, $stock, $bore, $this->machine, $this->crib, $this->policy, Workholding::get('three_jaw_chuck'), null, $this->bar,
             Length::mm(min($stock->inMm(), $this->bar->inMm() * $this->policy->overhangRatio))))->compute();
     }
 
-    private function drill(PlanDraft $draft, PlanResult $bore, Length $stock, Length $move): void
+    /** Whether a tap does not reach through all pieces at once. */
+    private function tappedInPieces(Length $stock): bool
     {
-        $taps = $this->taps($bore, $stock, $move);
+        return $this->partsOff && $this->count > 1 && $this->bore?->purpose === 'tapped' && $stock->isGreaterThan($this->bore->largest()->times(self::TAP_REACH));
+    }
+
+    private function drill(PlanDraft $draft, PlanResult $bore, Length $stock): void
+    {
         foreach ($bore->operations as $step) {
-            if ($step->kind === 'tap') {
-                $draft->step(array_shift($taps) ?? $step);
-            } elseif ($step->kind === 'ream') {
+            if ($step->kind === 'tap' && $this->tappedInPieces($stock)) {
+                $draft->step($step->forEach($this->count, sprintf('One piece at a time, each just before it is parted off: through all of them it would be %.1f mm, deeper than a tap cuts.', $stock->inMm())));
+            } elseif (in_array($step->kind, ['ream', 'tap'], true)) {
                 $draft->step($step);
             } elseif (in_array($step->kind, ['pilot', 'step', 'drill', 'countersink'], true)) {
                 $draft->step($step->as('drill'));
@@ -174,24 +184,6 @@ final readonly class LathePlan implements Operation
         }
         $draft->take($bore);
         $draft->heldAs($bore);
-    }
-
-    /**
-     * The taps of the bore: through the whole stock where they reach so far, else one piece at a time.
-     *
-     * @return list<PlanStep>
-     */
-    private function taps(PlanResult $bore, Length $stock, Length $move): array
-    {
-        $tapsOf = static fn (?PlanResult $plan): array => array_values(array_filter($plan->operations ?? [], static fn (PlanStep $step): bool => $step->kind === 'tap'));
-        $taps = $tapsOf($bore);
-        $major = ($taps[0] ?? null)?->diameter;
-        if (! $this->partsOff || $this->count === 1 || $major === null || $stock->isAtMost($major->times(self::TAP_REACH))) {
-            return $taps;
-        }
-        $because = sprintf('One piece at a time, each just before it is parted off: through all of them it would be %.1f mm, %.1f diameters, deeper than a tap cuts.', $stock->inMm(), $stock->ratioTo($major));
-
-        return array_map(fn (PlanStep $tap): PlanStep => $tap->forEach($this->count, $because), $tapsOf($this->bored($move)));
     }
 
     private function turn(PlanDraft $draft): void

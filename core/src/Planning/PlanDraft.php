@@ -97,7 +97,12 @@ final class PlanDraft
     /** Speed and feed for a tool; says so where this machine cannot turn slowly enough. */
     public function cut(string $tool, Length $diameter, string $operation, ?DeepHole $deep = null, float $feedFactor = 1.0, string $instead = 'Use a slower machine.'): Cutting
     {
-        $cutting = Cutting::of($this->machine, $this->material, $this->policy, $diameter, $operation, $deep, $feedFactor);
+        return $this->judged(Cutting::of($this->machine, $this->material, $this->policy, $diameter, $operation, $deep, $feedFactor), $tool, $instead);
+    }
+
+    /** Says so where this machine cannot turn slowly enough. */
+    public function judged(Cutting $cutting, string $tool, string $instead = 'Use a slower machine.'): Cutting
+    {
         if ($cutting->machineTooFast()) {
             $this->missing(sprintf('The slowest speed of %s is %d rpm; the %s wants %d rpm or less. %s', $this->machine->name, $cutting->speed->chosenRpm, $tool, $cutting->wantedRpm(), $instead));
         } elseif ($cutting->speed->verdict === SpeedVerdict::MachineTooFast) {
