@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Fields;
 use MillStep\Core\Workshop\MachineSpec;
@@ -25,7 +24,7 @@ final class SaveMachine
         self::judge($fields);
 
         return DB::transaction(function () use ($machine, $fields, $cribs, $slug): Machine {
-            $machine ??= new Machine(['slug' => $slug ?? self::slug((string) $fields['name']), 'in_service' => true]);
+            $machine ??= new Machine(['slug' => $slug ?? FreshKey::of((string) $fields['name'], 'machine', static fn (string $key): bool => Machine::query()->where('slug', $key)->exists()), 'in_service' => true]);
             $machine->fill($fields)->save();
             $machine->cribs()->sync(Crib::query()->whereIn('slug', $cribs)->pluck('id'));
 
@@ -46,15 +45,5 @@ final class SaveMachine
         if ($turns || ($given['kind'] ?? '') !== 'bench') {
             MachineSpec::fromFields(Fields::of($given));
         }
-    }
-
-    private static function slug(string $name): string
-    {
-        $slug = $base = Str::slug($name) ?: 'machine';
-        for ($i = 2; Machine::query()->where('slug', $slug)->exists(); $i++) {
-            $slug = "$base-$i";
-        }
-
-        return $slug;
     }
 }

@@ -36,7 +36,8 @@ Route::middleware('auth')->group(function (): void {
         Route::post('machines', [MachineController::class, 'store']);
         Route::put('machines/{machine}', [MachineController::class, 'update']);
         Route::delete('cribs/{crib}', [CribController::class, 'destroy']);
-        Route::put('materials/{key}', [MaterialController::class, 'store']);
+        Route::post('materials', [MaterialController::class, 'store']);
+        Route::put('materials/{key}', [MaterialController::class, 'update']);
         Route::delete('materials/{material}', [MaterialController::class, 'destroy']);
         Route::put('policy', [PolicyController::class, 'update']);
         Route::post('file', [FileController::class, 'store']);

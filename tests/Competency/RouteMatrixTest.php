@@ -29,7 +29,7 @@ const WHO = [
         'GET workshop/file', 'POST workshop/machines/{machine}/service', 'PATCH workshop/tools/{tool}', 'DELETE workshop/tools/{tool}', 'POST workshop/tools/{tool}/restore',
     ],
     'the shop lead' => [
-        'DELETE workshop/cribs/{crib}', 'POST workshop/file', 'POST workshop/machines', 'PUT workshop/machines/{machine}', 'PUT workshop/materials/{key}', 'DELETE workshop/materials/{material}', 'PUT workshop/policy',
+        'DELETE workshop/cribs/{crib}', 'POST workshop/file', 'POST workshop/machines', 'PUT workshop/machines/{machine}', 'POST workshop/materials', 'PUT workshop/materials/{key}', 'DELETE workshop/materials/{material}', 'PUT workshop/policy',
     ],
 ];
 

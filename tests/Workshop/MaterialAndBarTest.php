@@ -22,6 +22,18 @@ it('writes a row of the shop\'s own, also in the place of one of the table', fun
     $this->getJson('/api/workshop/materials')->assertJsonCount(22);
 });
 
+it('makes the key of a new material of its name, and never another\'s', function (string $name, string $key): void {
+    $this->actingAs($this->person(Role::Lead));
+    $this->postJson('/api/workshop/materials', [...ALLOY, 'name' => $name])->assertCreated()->assertJson(['key' => $key, 'name' => $name, 'own' => true]);
+})->with([['Zäher Stahl (C45)', 'zaher_stahl_c45'], ['Mild-steel', 'mild_steel_2'], ['銅', 'own']]);
+
+it('refuses a new material under a name that is there, as when it is sent twice', function (string $name): void {
+    $this->actingAs($this->person(Role::Lead));
+    $before = $this->getJson('/api/workshop/materials')->json();
+    $this->postJson('/api/workshop/materials', [...ALLOY, 'name' => $name])->assertUnprocessable()->assertJsonValidationErrors('name');
+    expect($this->getJson('/api/workshop/materials')->json())->toBe($before);
+})->with(['Nylon (PA 6 or PA 66)', 'NYLON (pa 6 or PA 66) ']);
+
 it('refuses a row that cannot be planned with', function (array $with, string $field): void {
     $this->actingAs($this->person(Role::Lead));
     $this->putJson('/api/workshop/materials/tower_alloy', [...ALLOY, ...$with])->assertUnprocessable()->assertJsonValidationErrors($field);

@@ -7,7 +7,7 @@ import UndoNote from '@/ui/UndoNote.vue';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import PlannerTabs from './PlannerTabs.vue';
-import { usePlans, useRemovePlan, useRestorePlan } from './usePlans';
+import { usePlanRemoval, usePlans } from './usePlans';
 
 /** All plans that one may see: found, sorted, compared two by two. */
 const { t, d } = useI18n();
@@ -15,12 +15,9 @@ const plans = usePlans();
 const search = ref('');
 const order = ref<'name' | 'part' | 'saved_at'>('part');
 const chosen = ref<string[]>([]);
-const removed = ref<Schemas['PlanEntry'] | null>(null);
-const remove = useRemovePlan((plan) => {
-  removed.value = plan;
+const { removed, remove, undo, busy, error, reset } = usePlanRemoval((plan) => {
   chosen.value = chosen.value.filter((id) => id !== plan.id);
 });
-const restore = useRestorePlan();
 
 /** Plans of no part come last. */
 function byOrder(a: Schemas['PlanEntry'], b: Schemas['PlanEntry']): number {
@@ -41,10 +38,6 @@ const comparable = computed(
     chosen.value.length === 2 &&
     shown.value.filter((plan) => chosen.value.includes(plan.id) && plan.kind !== 'layout').length === 2,
 );
-async function takeBack() {
-  if (removed.value) await restore.runAsync(removed.value.id);
-  removed.value = null;
-}
 </script>
 
 <template>
@@ -70,10 +63,8 @@ async function takeBack() {
     >
     <span v-else class="text-sm text-quiet">{{ t('planning.compareHint') }}</span>
   </div>
-  <UndoNote v-if="removed" :busy="restore.busy.value" @undo="takeBack">
-    {{ t('planning.removed', { name: removed.name }) }}
-  </UndoNote>
-  <ErrorNote class="mt-3" :error="remove.error.value ?? restore.error.value" @retry="remove.reset()" />
+  <UndoNote v-if="removed" :name="removed.name" :busy="busy" @undo="undo" />
+  <ErrorNote class="mt-3" :error="error" @retry="reset" />
   <PageState v-slot="{ data }" :data="plans.data.value" :error="plans.error.value" @retry="plans.refetch()">
     <div v-if="data.length === 0" class="sheet mt-4 p-6">
       <p>{{ t('planning.noPlans') }}</p>
@@ -96,7 +87,7 @@ async function takeBack() {
           <th class="p-2" scope="col">{{ t('planning.part') }}</th>
           <th class="p-2" scope="col">{{ t('planning.savedAt') }}</th>
           <th class="p-2" scope="col">
-            <span class="sr-only">{{ t('planning.remove') }}</span>
+            <span class="sr-only">{{ t('ui.remove') }}</span>
           </th>
         </tr>
       </thead>
@@ -132,12 +123,9 @@ async function takeBack() {
             {{ d(plan.saved_at, { dateStyle: 'medium' }) }}, {{ plan.owner }}
           </td>
           <td class="p-2 text-right">
-            <LinkButton
-              v-if="plan.yours"
-              :label="t('planning.removeNamed', { name: plan.name })"
-              @click="remove.run(plan)"
-              >{{ t('planning.remove') }}</LinkButton
-            >
+            <LinkButton v-if="plan.yours" :label="t('ui.removeNamed', { name: plan.name })" @click="remove(plan)">{{
+              t('ui.remove')
+            }}</LinkButton>
           </td>
         </tr>
       </tbody>

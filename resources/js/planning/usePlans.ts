@@ -1,5 +1,6 @@
 import { api, must, type Schemas } from '@/api/client';
 import { useAction } from '@/ui/useAction';
+import { useRemoval } from '@/ui/useRemoval';
 import { useQuery } from '@tanstack/vue-query';
 import { v7 as uuid } from 'uuid';
 
@@ -35,16 +36,14 @@ export function useSavePlan(done: (plan: Schemas['SavedPlan']) => unknown) {
   );
 }
 
-export function useRemovePlan(done: (plan: Schemas['PlanEntry']) => unknown) {
-  return useAction(
-    (plan: Schemas['PlanEntry']) =>
-      must(api.DELETE('/api/planning/plans/{plan}', { params: { path: { plan: plan.id } } })),
-    (_nothing, plan) => done(plan),
-  );
-}
-
-export function useRestorePlan() {
-  return useAction((id: string) =>
-    must(api.POST('/api/planning/plans/{plan}/restoration', { params: { path: { plan: id } } })),
+/** Takes a saved plan away and gives it back; says when one has gone. */
+export function usePlanRemoval(gone: (plan: Schemas['PlanEntry']) => unknown) {
+  const at = (plan: Schemas['PlanEntry']) => ({ params: { path: { plan: plan.id } } });
+  return useRemoval(
+    async (plan: Schemas['PlanEntry']) => {
+      await must(api.DELETE('/api/planning/plans/{plan}', at(plan)));
+      gone(plan);
+    },
+    (plan) => must(api.POST('/api/planning/plans/{plan}/restoration', at(plan))),
   );
 }

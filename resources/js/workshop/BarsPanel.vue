@@ -10,8 +10,9 @@ import SelectField from '@/ui/SelectField.vue';
 import TextField from '@/ui/TextField.vue';
 import UndoNote from '@/ui/UndoNote.vue';
 import { useAction } from '@/ui/useAction';
+import { useRemoval } from '@/ui/useRemoval';
 import { useQuery } from '@tanstack/vue-query';
-import { computed, reactive, ref } from 'vue';
+import { computed, reactive } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useShop } from './useShop';
 
@@ -29,20 +30,17 @@ const add = useAction(
   () => Object.assign(form, { diameter: '', length: '', count: '' }),
 );
 type Bar = Schemas['Bar'];
-const named = (bar: Bar) => `${names.value[bar.material] ?? bar.material} ${length(bar.diameter_mm)}`;
-const removed = ref<Bar | null>(null);
-const remove = useAction(async (bar: Bar) => {
-  await must(api.DELETE('/api/workshop/bars/{bar}', { params: { path: { bar: String(bar.id) } } }));
-  removed.value = bar;
-});
-const putBack = useAction(async ({ material, diameter_mm, length_mm, count }: Bar) => {
-  await must(
-    api.POST('/api/workshop/bars', {
-      body: { material, diameter: `${diameter_mm} mm`, length: `${length_mm} mm`, count: String(count) },
-    }),
-  );
-  removed.value = null;
-});
+const size = (bar: Bar) => `⌀ ${length(bar.diameter_mm)} × ${length(bar.length_mm, 0)}`;
+const named = (bar: Bar) => `${names.value[bar.material] ?? bar.material} ${size(bar)}`;
+const { removed, remove, undo, busy, error } = useRemoval(
+  (bar: Bar) => must(api.DELETE('/api/workshop/bars/{bar}', { params: { path: { bar: String(bar.id) } } })),
+  ({ material, diameter_mm, length_mm, count }: Bar) =>
+    must(
+      api.POST('/api/workshop/bars', {
+        body: { material, diameter: `${diameter_mm} mm`, length: `${length_mm} mm`, count: String(count) },
+      }),
+    ),
+);
 const fault = (field: string) => add.fieldErrors.value[field]?.[0];
 </script>
 
@@ -50,9 +48,7 @@ const fault = (field: string) => add.fieldErrors.value[field]?.[0];
   <section>
     <h2>{{ t('workshop.bars') }}</h2>
     <p class="text-quiet">{{ t('workshop.barsWords') }}</p>
-    <UndoNote v-if="removed" :busy="putBack.busy.value" @undo="putBack.run(removed)">
-      {{ t('planning.removed', { name: named(removed) }) }}
-    </UndoNote>
+    <UndoNote v-if="removed" :name="named(removed)" :busy="busy" @undo="undo" />
     <PageState v-slot="{ data }" :data="bars.data.value" :error="bars.error.value" @retry="bars.refetch()">
       <p v-if="data.length === 0" class="mt-2 text-quiet">{{ t('workshop.noBars') }}</p>
       <ul v-else class="sheet mt-2">
@@ -62,10 +58,10 @@ const fault = (field: string) => add.fieldErrors.value[field]?.[0];
           class="flex flex-wrap items-center gap-x-5 border-t border-hairline px-4 first:border-t-0"
         >
           <span class="flex-1">{{ names[bar.material] ?? bar.material }}</span>
-          <span class="reading">⌀ {{ length(bar.diameter_mm) }} × {{ length(bar.length_mm, 0) }}</span>
+          <span class="reading">{{ size(bar) }}</span>
           <span class="reading font-semibold">{{ t('workshop.pieces', { n: bar.count }) }}</span>
-          <LinkButton :label="t('planning.removeNamed', { name: named(bar) })" @click="remove.run(bar)">{{
-            t('planning.remove')
+          <LinkButton :label="t('ui.removeNamed', { name: named(bar) })" @click="remove(bar)">{{
+            t('ui.remove')
           }}</LinkButton>
         </li>
       </ul>
@@ -86,11 +82,7 @@ const fault = (field: string) => add.fieldErrors.value[field]?.[0];
     </form>
     <ErrorNote
       class="mt-2"
-      :error="
-        remove.error.value ??
-        putBack.error.value ??
-        (Object.keys(add.fieldErrors.value).length > 0 ? null : add.error.value)
-      "
+      :error="error ?? (Object.keys(add.fieldErrors.value).length > 0 ? null : add.error.value)"
       @retry="add.reset()"
     />
   </section>

@@ -6,6 +6,7 @@ import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import UndoNote from '@/ui/UndoNote.vue';
 import { useAction } from '@/ui/useAction';
+import { useRemoval } from '@/ui/useRemoval';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import CribDialog from './CribDialog.vue';
@@ -40,17 +41,19 @@ const addSet = useAction(
   () => (choosing.value = false),
 );
 const judge = useAction(({ tool, condition }: { tool: Tool; condition: Schemas['Condition'] }) =>
-  must(api.PATCH('/api/workshop/tools/{tool}', { params: { path: { tool: String(tool.id) } }, body: { condition } })),
+  must(api.PATCH('/api/workshop/tools/{tool}', { ...at(tool), body: { condition } })),
 );
-const removed = ref<Tool | null>(null);
-const remove = useAction(async (tool: Tool) => {
-  await must(api.DELETE('/api/workshop/tools/{tool}', { params: { path: { tool: String(tool.id) } } }));
-  removed.value = tool;
-});
-const putBack = useAction(async (tool: Tool) => {
-  await must(api.POST('/api/workshop/tools/{tool}/restore', { params: { path: { tool: String(tool.id) } } }));
-  removed.value = null;
-});
+const at = (tool: Tool) => ({ params: { path: { tool: String(tool.id) } } });
+const {
+  removed,
+  remove,
+  undo,
+  busy,
+  error: removal,
+} = useRemoval(
+  (tool: Tool) => must(api.DELETE('/api/workshop/tools/{tool}', at(tool))),
+  (tool: Tool) => must(api.POST('/api/workshop/tools/{tool}/restore', at(tool))),
+);
 const changing = ref(false);
 const size = (tool: Tool) =>
   /^[\d.]+$/.test(tool.designation) && tool.diameter_mm !== null && tool.kind !== 'centre_drill'
@@ -103,14 +106,8 @@ const words = (tool: Tool) => [size(tool), marks(tool)].filter(Boolean).join(', 
         ><input v-model="dubbed" type="checkbox" class="size-5" /> {{ t('workshop.dubbedSet') }}</label
       >
     </div>
-    <ErrorNote
-      class="mt-3"
-      :error="addSet.error.value ?? judge.error.value ?? remove.error.value ?? putBack.error.value"
-      @retry="judge.reset()"
-    />
-    <UndoNote v-if="removed" :busy="putBack.busy.value" @undo="putBack.run(removed)">
-      {{ t('workshop.toolRemoved', { tool: words(removed) }) }}
-    </UndoNote>
+    <ErrorNote class="mt-3" :error="addSet.error.value ?? judge.error.value ?? removal" @retry="judge.reset()" />
+    <UndoNote v-if="removed" :name="words(removed)" :busy="busy" @undo="undo" />
     <p v-if="groups.length === 0" class="sheet mt-3 p-6">{{ t('workshop.emptyCrib') }}</p>
     <div v-for="{ kind, tools } in groups" :key="kind" class="mt-4">
       <h3 class="font-semibold">
@@ -144,8 +141,8 @@ const words = (tool: Tool) => [size(tool), marks(tool)].filter(Boolean).join(', 
             <button
               type="button"
               class="min-h-12 min-w-10"
-              :aria-label="t('workshop.removeTool', { tool: words(tool) })"
-              @click="remove.run(tool)"
+              :aria-label="t('ui.removeNamed', { name: words(tool) })"
+              @click="remove(tool)"
             >
               ✕
             </button>

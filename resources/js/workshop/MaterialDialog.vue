@@ -8,7 +8,6 @@ import TextField from '@/ui/TextField.vue';
 import { useAction } from '@/ui/useAction';
 import { reactive } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { useShop } from './useShop';
 
 /** A row of the shop's own: a new material, or one in the place of the table's. */
 const props = defineProps<{ material: Schemas['Material'] | null }>();
@@ -17,7 +16,6 @@ const { t } = useI18n();
 const GROUPS = ['steel', 'stainless', 'cast_iron', 'aluminium', 'copper_alloy', 'plastic', 'wood'] as const;
 const CHIPS = ['long_curly', 'short', 'stringy', 'powder', 'crumbling'] as const;
 const NUMBERS = ['cutting_speed_m_min', 'cutting_force_n_mm2', 'point_angle_deg'] as const;
-const { materials } = useShop();
 const it = props.material;
 const form = reactive({
   name: it?.name ?? '',
@@ -31,31 +29,16 @@ const form = reactive({
   grabs: it?.grabs ?? false,
   edge: (it?.edge ?? 'normal') as string,
 });
-/** Of the name, and nobody else's: a new row never takes the place of another unasked. */
-function newKey() {
-  const stem =
-    form.name
-      .normalize('NFKD')
-      .toLowerCase()
-      .replace(/[\u0300-\u036f]/g, '')
-      .replace(/[^a-z0-9]+/g, '_')
-      .replace(/^_|_$/g, '')
-      .slice(0, 50) || 'own';
-  const taken = new Set(materials.data.value?.map(({ key }) => key));
-  let key = stem;
-  for (let n = 2; taken.has(key); n++) key = `${stem}_${n}`;
-  return key;
-}
 const save = useAction(
   () => {
+    const body = {
+      ...form,
+      ...Object.fromEntries(NUMBERS.map((key) => [key, form[key].replace(',', '.')])),
+    } as Schemas['MaterialWanted'];
     return must(
-      api.PUT('/api/workshop/materials/{key}', {
-        params: { path: { key: it?.key ?? newKey() } },
-        body: {
-          ...form,
-          ...Object.fromEntries(NUMBERS.map((key) => [key, form[key].replace(',', '.')])),
-        } as Schemas['MaterialWanted'],
-      }),
+      it
+        ? api.PUT('/api/workshop/materials/{key}', { params: { path: { key: it.key } }, body })
+        : api.POST('/api/workshop/materials', { body }),
     );
   },
   () => emit('close'),

@@ -6,7 +6,7 @@ import ErrorNote from '@/ui/ErrorNote.vue';
 import LinkButton from '@/ui/LinkButton.vue';
 import PageState from '@/ui/PageState.vue';
 import UndoNote from '@/ui/UndoNote.vue';
-import { useAction } from '@/ui/useAction';
+import { useRemoval } from '@/ui/useRemoval';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import BarsPanel from './BarsPanel.vue';
@@ -25,15 +25,12 @@ const shown = computed(() =>
     `${material.name} ${material.group}`.toLowerCase().includes(search.value.trim().toLowerCase()),
   ),
 );
-const removed = ref<Schemas['Material'] | null>(null);
-const remove = useAction(async (material: Schemas['Material']) => {
-  await must(api.DELETE('/api/workshop/materials/{material}', { params: { path: { material: material.key } } }));
-  removed.value = material;
-});
-const putBack = useAction(async ({ key, ...row }: Schemas['Material']) => {
-  await must(api.PUT('/api/workshop/materials/{key}', { params: { path: { key } }, body: row }));
-  removed.value = null;
-});
+const { removed, remove, undo, busy, error, reset } = useRemoval(
+  ({ key }: Schemas['Material']) =>
+    must(api.DELETE('/api/workshop/materials/{material}', { params: { path: { material: key } } })),
+  ({ key, ...row }: Schemas['Material']) =>
+    must(api.PUT('/api/workshop/materials/{key}', { params: { path: { key } }, body: row })),
+);
 const unsure = (material: Schemas['Material'], key: string) => (material.unsure as Record<string, string>)[key];
 </script>
 
@@ -47,10 +44,8 @@ const unsure = (material: Schemas['Material'], key: string) => (material.unsure 
     <BigButton v-if="leads" @click="editing = 'new'">{{ t('workshop.ownRow') }}</BigButton>
   </div>
   <p class="mt-1 text-quiet">{{ t('workshop.materialsWords') }}</p>
-  <UndoNote v-if="removed" :busy="putBack.busy.value" @undo="putBack.run(removed)">
-    {{ t('planning.removed', { name: removed.name }) }}
-  </UndoNote>
-  <ErrorNote class="mt-3" :error="remove.error.value ?? putBack.error.value" @retry="remove.reset()" />
+  <UndoNote v-if="removed" :name="removed.name" :busy="busy" @undo="undo" />
+  <ErrorNote class="mt-3" :error="error" @retry="reset" />
   <PageState v-slot="{ data }" :data="materials.data.value" :error="materials.error.value" @retry="materials.refetch()">
     <p v-if="shown.length === 0 && data.length > 0" class="mt-4 text-quiet">
       {{ t('ui.nothingFound', { what: search }) }}
@@ -112,9 +107,9 @@ const unsure = (material: Schemas['Material'], key: string) => (material.unsure 
               }}</LinkButton>
               <LinkButton
                 v-if="material.own"
-                :label="t('workshop.removeTool', { tool: material.name })"
-                @click="remove.run(material)"
-                >{{ t('planning.remove') }}</LinkButton
+                :label="t('ui.removeNamed', { name: material.name })"
+                @click="remove(material)"
+                >{{ t('ui.remove') }}</LinkButton
               >
             </td>
           </tr>
