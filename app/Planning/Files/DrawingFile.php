@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning\Files;
 
+use MillStep\Core\Measure\Length;
 use MillStep\Core\Planning\Drawing\Text;
 
 /** What drawing files share: how a length is written in somebody's units. */
@@ -18,7 +19,7 @@ final class DrawingFile
     /** @param  'mm'|'in'  $units */
     public static function length(float $mm, string $units): string
     {
-        return $units === 'in' ? number_format($mm / 25.4, 3, '.', '').' in' : self::plain($mm).' mm';
+        return $units === 'in' ? number_format(Length::mm($mm)->inInches(), 3, '.', '').' in' : self::plain($mm).' mm';
     }
 
     public static function plain(float $mm, int $digits = 2): string

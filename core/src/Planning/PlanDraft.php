@@ -12,6 +12,8 @@ use MillStep\Core\Workshop\ShopPolicy;
 /** A plan in the making: its operations so far, what it lacks, and how each powered operation is set up. */
 final class PlanDraft
 {
+    private const SLOWER = 'Use a slower machine.';
+
     public ?HoldingPlan $holding = null;
 
     /** @var array{array<string, mixed>|null, Figure|null} of a plan that this one is made of */
@@ -95,13 +97,13 @@ final class PlanDraft
     }
 
     /** Speed and feed for a tool; says so where this machine cannot turn slowly enough. */
-    public function cut(string $tool, Length $diameter, string $operation, ?DeepHole $deep = null, float $feedFactor = 1.0, string $instead = 'Use a slower machine.'): Cutting
+    public function cut(string $tool, Length $diameter, string $operation, ?DeepHole $deep = null, float $feedFactor = 1.0, string $instead = self::SLOWER): Cutting
     {
         return $this->judged(Cutting::of($this->machine, $this->material, $this->policy, $diameter, $operation, $deep, $feedFactor), $tool, $instead);
     }
 
     /** Says so where this machine cannot turn slowly enough. */
-    public function judged(Cutting $cutting, string $tool, string $instead = 'Use a slower machine.'): Cutting
+    public function judged(Cutting $cutting, string $tool, string $instead = self::SLOWER): Cutting
     {
         if ($cutting->machineTooFast()) {
             $this->missing(sprintf('The slowest speed of %s is %d rpm; the %s wants %d rpm or less. %s', $this->machine->name, $cutting->speed->chosenRpm, $tool, $cutting->wantedRpm(), $instead));

@@ -1,4 +1,4 @@
-const MM_PER_INCH = 25.4;
+export const MM_PER_INCH = 25.4;
 
 /** A kept length as somebody would have typed it: `13 mm`, `1/32 in`, `0.001 in`; nothing for none. */
 export function asTyped(mm: number | null | undefined, unit: 'mm' | 'in' = 'mm'): string {

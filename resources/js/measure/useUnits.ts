@@ -1,7 +1,6 @@
 import { useMe } from '@/people/useMe';
 import { computed } from 'vue';
-
-const MM_PER_INCH = 25.4;
+import { MM_PER_INCH } from './asTyped';
 
 /** Shows lengths in the reader's units. Shows only: nothing is computed or kept in them. */
 export function useUnits() {
