@@ -20,7 +20,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Same origin needs no CORS, and its package is not to be had everywhere (docs/decisions/0003).
         $middleware->remove(HandleCors::class);
         $middleware->redirectGuestsTo('/sign-in');
-        $middleware->web(append: [App\People\Http\OnlyActive::class]);
+        $middleware->web(append: [App\People\Http\OnlyActive::class, App\People\Http\FromWhom::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
@@ -28,6 +28,9 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(fn (CoreException $fault) => Problem::fromCore($fault));
         $exceptions->render(fn (App\Support\Refusal $refusal) => Problem::fromRefusal($refusal));
         $exceptions->dontReport(App\Support\Refusal::class);
+        // A session that ended is said in words that a person understands, with a code that the front end knows.
+        $exceptions->render(fn (Illuminate\Auth\AuthenticationException $fault, Request $request) => $request->is('api/*') ? Problem::signedOut(401) : null);
+        $exceptions->render(fn (Symfony\Component\HttpKernel\Exception\HttpException $fault, Request $request) => $fault->getStatusCode() === 419 && $request->is('api/*') ? Problem::signedOut(419) : null);
     })
-    ->withCommands([App\Competency\VerifyLedger::class, App\Demo\DemoCommand::class, App\People\AddLead::class, App\Http\DescribeApi::class])
+    ->withCommands([App\Competency\VerifyLedger::class, App\Competency\AnchorLedger::class, App\Gate\ReviewTurns::class, App\Demo\DemoCommand::class, App\People\AddLead::class, App\Http\DescribeApi::class])
     ->create();

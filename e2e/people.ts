@@ -1,7 +1,14 @@
-import { expect, type Browser, type Page } from '@playwright/test';
+import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
 
 export const PASSWORD = 'mast-and-vane';
 export const PIN = '2468';
+
+const devices: BrowserContext[] = [];
+
+/** Puts all devices away: screens that are left open go on asking, and slow the next journey. */
+export async function putAway(): Promise<void> {
+  await Promise.all(devices.splice(0).map((device) => device.close()));
+}
 
 /** A person at a device of their own. */
 export async function person(
@@ -10,6 +17,7 @@ export async function person(
   viewport?: { width: number; height: number },
 ): Promise<Page> {
   const context = await browser.newContext(viewport ? { viewport, hasTouch: true } : {});
+  devices.push(context);
   const page = await context.newPage();
   await page.goto('/sign-in');
   await page.getByLabel('Mail address').fill(email);
@@ -22,16 +30,22 @@ export async function person(
 /** Calls the API with the page's own session and CSRF token, as a curious learner might. */
 export async function call(
   page: Page,
-  method: 'GET' | 'POST',
+  method: 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE',
   path: string,
   body?: unknown,
 ): Promise<{ status: number; code?: string; body: unknown }> {
   return page.evaluate(
     async ([verb, url, json]) => {
       const token = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? '');
+      const me = await (await fetch('/api/people/me', { headers: { Accept: 'application/json' } })).json();
       const response = await fetch(url as string, {
         method: verb as string,
-        headers: { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token },
+        headers: {
+          Accept: 'application/json',
+          'Content-Type': 'application/json',
+          'X-XSRF-TOKEN': token,
+          'X-Mill-Step-From': String(me.person?.id ?? ''),
+        },
         body: json === undefined ? undefined : JSON.stringify(json),
       });
       const answer = await response.json().catch(() => null);
@@ -39,4 +53,42 @@ export async function call(
     },
     [method, path, body],
   );
+}
+
+/** The demo's shop has hours; journeys are walked at any hour, so the lead opens it round the clock. */
+export async function keepOpen(browser: Browser): Promise<void> {
+  const lead = await person(browser, 'lead@millstep.example');
+  const { body } = await call(lead, 'GET', '/api/workshop/policy');
+  const settings = {
+    ...(body as { settings: Record<string, unknown> }).settings,
+    hours: [{ days: [1, 2, 3, 4, 5, 6, 7], from: '00:00', to: '24:00' }],
+  };
+  const changed = await call(lead, 'PUT', '/api/workshop/policy', { settings, note: 'Open round the clock today' });
+  expect(changed.status).toBe(200);
+  await lead.context().close();
+}
+
+/** A screen at a machine, paired by an instructor who is signed out on it by that. */
+export async function machineScreen(browser: Browser, machine: string, by: string): Promise<Page> {
+  const screen = await person(browser, by);
+  await screen.goto(`/gate/${machine}`);
+  await screen.getByRole('button', { name: 'Pair this screen' }).click();
+  await expect(screen.getByTestId('gate-word')).toHaveText('Badge, please');
+  return screen;
+}
+
+/** Holds a badge of the demo's tray to the reader. */
+export async function holdBadge(screen: Page, who: string): Promise<void> {
+  const badge = screen.getByRole('button', { name: new RegExp(who) });
+  await expect(badge).toBeEnabled();
+  await badge.click();
+}
+
+/** Answers what a limited signature asks: who is with them, of what, what and how large. */
+export async function sayWhat(screen: Page, companion: string, stuff: string, job: string): Promise<void> {
+  await expect(screen.getByText(/who is with you/)).toBeVisible();
+  await holdBadge(screen, companion);
+  await expect(screen.getByText(/what is it made of/)).toBeVisible();
+  await screen.getByRole('button', { name: stuff }).click();
+  await screen.getByRole('button', { name: job }).click();
 }

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { person } from './people';
+import { person, putAway } from './people';
 
 /** The operation of that name in the sequence, by its heading. */
 const operation = (page: Page, name: string) =>
@@ -18,6 +18,8 @@ async function openHole(page: Page) {
   await page.getByRole('link', { name: 'Hole', exact: true }).click();
   await expect(page.getByText('Can be made here')).toBeVisible();
 }
+
+test.afterAll(putAway);
 
 test('plans a hole as it is said, says what the crib lacks, and follows the units', async ({ browser }) => {
   const page = await person(browser, 'learner@millstep.example');

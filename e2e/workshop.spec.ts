@@ -1,8 +1,10 @@
 import { expect, test, type Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { call, person } from './people';
+import { call, person, putAway } from './people';
 
 /** Journeys that change the shop put it back as it was: other journeys count on it. */
+test.afterAll(putAway);
+
 test('a changed school is seen in every saved plan before it is put in force, and in the planner after', async ({
   browser,
 }) => {

@@ -4,4 +4,6 @@ declare(strict_types=1);
 
 use Tests\TestCase;
 
-pest()->extend(TestCase::class)->in('People', 'Competency', 'Learning', 'Practice', 'Assessment', 'Gate', 'Measure', 'Planning', 'Workshop', 'Demo');
+require_once __DIR__.'/gate.php';
+
+pest()->extend(TestCase::class)->in('People', 'Competency', 'Learning', 'Practice', 'Assessment', 'Gate', 'Measure', 'Planning', 'Workshop', 'Demo', 'Records', 'Live');

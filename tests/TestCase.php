@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Competency\Permit;
-use App\Demo\DemoShop;
 use App\Http\ApiDescription;
+use App\People\Http\FromWhom;
 use App\People\Role;
 use App\People\User;
+use App\Workshop\Policy;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
@@ -26,12 +28,35 @@ abstract class TestCase extends BaseTestCase
 
     private const DOCUMENT = 'https://mill-step.example/openapi.json';
 
+    /** @var class-string */
+    protected $seeder = ShopSeeder::class;
+
     private static ?Validator $validator = null;
 
     protected function setUp(): void
     {
         parent::setUp();
-        app(DemoShop::class)->shop();
+        @unlink((string) config('millstep.anchors'));
+    }
+
+    public const ALWAYS = [['days' => [1, 2, 3, 4, 5, 6, 7], 'from' => '00:00', 'to' => '24:00']];
+
+    /** Puts other settings in force, from now on. */
+    public function policy(array $settings): void
+    {
+        Policy::query()->create(['settings' => [...Policy::settingsInForce(), ...$settings], 'in_force_from' => now()]);
+    }
+
+    /** As the front end does it: every command of a person says whom it is from. */
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null)
+    {
+        $from = 'HTTP_'.str_replace('-', '_', strtoupper(FromWhom::HEADER));
+        $user = Auth::guard('web')->user();
+        if ($user !== null && ! isset($server[$from])) {
+            $server[$from] = (string) $user->id;
+        }
+
+        return parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
     }
 
     public function createApplication()

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assessment;
 
+use App\Assessment\Events\AssessmentConcluded;
 use App\Competency\RecordEntry;
 use App\People\User;
 use App\Support\Refusal;
@@ -48,6 +49,8 @@ final class ConcludeAssessment
                 'score_percent' => $score->scorePercent,
                 'stopped_by' => $score->stoppedBy,
             ], $by, $at);
+
+            AssessmentConcluded::dispatch($attempt->id, $attempt->learner_id);
 
             return $attempt->load('assessor');
         });

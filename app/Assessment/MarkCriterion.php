@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assessment;
 
+use App\Assessment\Events\CriterionMarked;
 use App\Support\Refusal;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Measure\Reading;
@@ -33,6 +34,7 @@ final class MarkCriterion
             };
             $attempt->marks = $mark === [] ? array_diff_key($attempt->marks, [$criterionId => true]) : [...$attempt->marks, $criterionId => $mark];
             $attempt->save();
+            CriterionMarked::dispatch($attempt->id, $attempt->learner_id);
 
             return $attempt;
         });
@@ -41,13 +43,13 @@ final class MarkCriterion
     /**
      * @param  array{value?: string|null}  $given
      * @param  'mm'|'in'  $units
-     * @return array{value_mm?: float, typed?: string}
+     * @return array{value_mm?: float, typed?: string, units?: 'mm'|'in'}
      */
     private function diameter(array $given, string $units): array
     {
         $typed = trim($given['value'] ?? '');
 
-        return $typed === '' ? [] : ['value_mm' => Reading::parse($typed, $units)->inMm(), 'typed' => $typed];
+        return $typed === '' ? [] : ['value_mm' => Reading::parse($typed, $units)->inMm(), 'typed' => $typed, 'units' => $units];
     }
 
     /**
@@ -55,7 +57,7 @@ final class MarkCriterion
      *
      * @param  array{dx?: string|null, dy?: string|null}  $given
      * @param  'mm'|'in'  $units
-     * @return array{dx_mm?: float, typed_dx?: string, dy_mm?: float, typed_dy?: string}
+     * @return array{dx_mm?: float, typed_dx?: string, dy_mm?: float, typed_dy?: string, units?: 'mm'|'in'}
      */
     private function position(array $given, string $units): array
     {
@@ -65,6 +67,7 @@ final class MarkCriterion
             if ($typed !== '') {
                 $mark[$axis.'_mm'] = Reading::parse($typed, $units, signed: true)->inMm();
                 $mark['typed_'.$axis] = $typed;
+                $mark['units'] = $units;
             }
         }
 

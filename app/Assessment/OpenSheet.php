@@ -12,20 +12,30 @@ use Illuminate\Support\Facades\DB;
 /** Opens a sheet for a learner, or finds the one that was left half way. */
 final class OpenSheet
 {
-    /** @throws Refusal `own_record` */
+    /** @throws Refusal `own_record`, `id_used` */
     public function __invoke(Sheet $sheet, User $learner, User $assessor, string $id): Attempt
     {
         if ($learner->is($assessor)) {
             throw Refusal::forbidden('own_record', 'Nobody assesses themselves.');
         }
 
-        return DB::transaction(fn (): Attempt => Attempt::query()->where('learner_id', $learner->id)->where('sheet_id', $sheet->id)
-            ->whereNull('concluded_at')->lockForUpdate()->first()
-            ?? Attempt::query()->createOrFirst(['id' => $id], [
-                'sheet_id' => $sheet->id,
-                'learner_id' => $learner->id,
-                'assessor_id' => $assessor->id,
-                'started_at' => CarbonImmutable::now(),
-            ]));
+        return DB::transaction(static function () use ($sheet, $learner, $assessor, $id): Attempt {
+            User::query()->whereKey($learner->id)->lockForUpdate()->firstOrFail();
+            $known = Attempt::query()->find($id);
+            if ($known !== null && ($known->learner_id !== $learner->id || $known->sheet->code !== $sheet->code)) {
+                throw Refusal::idUsed();
+            }
+
+            // A sheet that was left open is finished in its own version.
+            return $known ?? Attempt::query()->where('learner_id', $learner->id)->whereNull('concluded_at')
+                ->whereHas('sheet', static fn ($query) => $query->where('code', $sheet->code))->first()
+                ?? Attempt::query()->create([
+                    'id' => $id,
+                    'sheet_id' => $sheet->id,
+                    'learner_id' => $learner->id,
+                    'assessor_id' => $assessor->id,
+                    'started_at' => CarbonImmutable::now(),
+                ]);
+        });
     }
 }

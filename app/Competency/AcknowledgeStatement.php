@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use App\Competency\Events\StatementAcknowledged;
 use App\People\User;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 use MillStep\Core\Competency\Stage;
 
 /** The learner puts their own name to the statement, before the instructor signs. */
@@ -16,20 +18,50 @@ final class AcknowledgeStatement
     {
     }
 
-    /** @throws Refusal `statement_changed`, or `not_ready` below stage 4 */
+    /** @throws Refusal `statement_changed`, `not_ready` below stage 4, `already_acknowledged`, `id_used` */
     public function __invoke(User $learner, Permit $permit, int $version, ?CarbonImmutable $at = null, ?string $id = null): LedgerEntry
     {
-        $statement = $permit->statementInForce();
-        if ($statement->version !== $version) {
-            throw Refusal::because('statement_changed', 'The statement has changed since you opened it. Read the new text, then acknowledge it.');
-        }
-        if ($this->standings->one($learner, $permit)->stage->value < Stage::Drilled->value) {
-            throw Refusal::because('not_ready', 'The statement can be acknowledged once the practical assessment is passed.');
-        }
+        return DB::transaction(function () use ($learner, $permit, $version, $at, $id): LedgerEntry {
+            User::query()->whereKey($learner->id)->lockForUpdate()->firstOrFail();
+            $known = $id === null ? null : LedgerEntry::query()->where('id', $id)->first();
+            if ($known !== null) {
+                return $known->says(
+                    $learner,
+                    $permit,
+                    'statement_acknowledged',
+                    $learner,
+                ) && $known->details()['statement_version'] === $version
+                    ? $known : throw Refusal::idUsed();
+            }
+            $statement = $permit->statementInForce();
+            if ($statement->version !== $version) {
+                throw Refusal::because(
+                    'statement_changed',
+                    'The statement has changed since you opened it. Read the new text, then acknowledge it.',
+                );
+            }
+            $standing = $this->standings->one($learner, $permit);
+            if ($standing->place->stage->value < Stage::Drilled->value) {
+                throw Refusal::because('not_ready', 'The statement can be acknowledged once the practical assessment is passed.');
+            }
+            if ($standing->record->acknowledged === $version) {
+                throw Refusal::because(
+                    'already_acknowledged',
+                    'You have acknowledged this statement already. It waits for your instructor\'s signature.',
+                );
+            }
+            $entry = ($this->record)(
+                $learner,
+                $permit,
+                'statement_acknowledged',
+                ['statement_version' => $statement->version, 'statement' => $statement->body],
+                $learner,
+                $at,
+                $id,
+            );
+            StatementAcknowledged::dispatch($learner->id, $permit->id);
 
-        return ($this->record)($learner, $permit, 'statement_acknowledged', [
-            'statement_version' => $statement->version,
-            'statement' => $statement->body,
-        ], $learner, $at, $id);
+            return $entry;
+        });
     }
 }

@@ -13,25 +13,30 @@ use App\Learning\Progress;
 use App\People\User;
 use App\Practice\Entry;
 use Illuminate\Support\Collection;
-use MillStep\Core\Competency\LadderPlace;
+use MillStep\Core\Competency\Record;
 
 /** One learner's page: where they stand with each permit, what each asks for and what of it is done, and the ledger. */
 final class LearnerRecord
 {
-    public function __construct(private readonly Standings $standings, private readonly SignOff $signOff)
-    {
+    public function __construct(
+        private readonly Standings $standings,
+        private readonly Readiness $readiness,
+        private readonly Anchors $anchors,
+    ) {
     }
 
     /** @return array<string, mixed> */
     public function of(User $learner): array
     {
         $permits = Permit::query()->with('statements')->orderBy('id')->get();
-        $places = $this->standings->of(new Collection([$learner]), $permits)[$learner->id];
+        $standings = $this->standings->of(new Collection([$learner]), $permits)[$learner->id];
         $entries = LedgerEntry::query()->with('recorder')->where('learner_id', $learner->id)->orderByDesc('seq')->get();
+        $corrected = self::corrected($entries);
 
         return [
             'learner' => ['id' => $learner->id, 'name' => $learner->name, 'cohort' => $learner->cohort?->name, 'active' => $learner->active],
-            'permits' => $permits->map(fn (Permit $permit): array => $this->permit($learner, $permit, $places[$permit->code], $entries))->all(),
+            'permits' => $permits->map(fn (Permit $permit): array => $this->permit($learner, $standings[$permit->code]))->all(),
+            'chain' => $this->anchors->signed($this->anchors->head()),
             'ledger' => $entries->map(static fn (LedgerEntry $entry): array => [
                 'id' => $entry->id,
                 'type' => $entry->type,
@@ -41,41 +46,55 @@ final class LearnerRecord
                 'happened_at' => $entry->happened_at->toIso8601ZuluString(),
                 'recorded_at' => $entry->recorded_at->toIso8601ZuluString(),
                 'hash' => $entry->hash,
+                'corrected' => isset($corrected[$entry->id]),
             ])->all(),
         ];
     }
 
     /**
-     * @param  Collection<int, LedgerEntry>  $entries
-     * @return array<string, mixed>
+     * The lines that a correction in force has taken back.
+     *
+     * @param  Collection<int, LedgerEntry>  $entries  newest first
+     * @return array<string, true> by id
      */
-    private function permit(User $learner, Permit $permit, LadderPlace $place, Collection $entries): array
+    private static function corrected(Collection $entries): array
     {
+        $corrected = [];
+        foreach ($entries as $entry) {
+            if ($entry->type === 'corrected' && ! isset($corrected[$entry->id])) {
+                $corrected[(string) $entry->details()['entry']] = true;
+            }
+        }
+
+        return $corrected;
+    }
+
+    /** @return array<string, mixed> */
+    private function permit(User $learner, PermitStanding $standing): array
+    {
+        $permit = $standing->permit;
         $requirement = $permit->requirement;
-        $signedOff = $entries->first(static fn (LedgerEntry $entry): bool => $entry->permit_id === $permit->id && $entry->type === 'signed_off');
-        $confirmed = $entries->filter(static fn (LedgerEntry $entry): bool => $entry->permit_id === $permit->id && $entry->type === 'practice_confirmed');
+        $record = $standing->record;
 
         return [
             'code' => $permit->code,
             'name' => $permit->name,
-            'standing' => $place->toArray(),
-            'lessons' => $this->lessons($learner, $requirement['lessons']),
-            'checks' => $this->checks($learner, $requirement['checks']),
+            'standing' => $standing->place->toArray(),
+            'lessons' => [
+                ...$this->lessons($learner, $requirement['lessons'], $record, false),
+                ...$this->lessons($learner, $requirement['guided'] ?? [], $record, true),
+            ],
+            'checks' => $this->checks($learner, $requirement['checks'], $record),
             'practice' => [
-                'count' => $confirmed->count(),
+                'count' => $record->practiceCount,
                 'count_needed' => $requirement['practice_count'],
-                'minutes' => $confirmed->sum(static fn (LedgerEntry $entry): int => (int) ($entry->details()['minutes'] ?? 0)),
+                'minutes' => $record->practiceMinutes,
                 'minutes_needed' => $requirement['practice_minutes'],
                 'waiting' => Entry::query()->where('learner_id', $learner->id)->where('state', 'waiting')->count(),
             ],
-            'assessments' => $this->assessments($learner, $requirement['assessments']),
-            'acknowledged' => $this->signOff->acknowledged($learner, $permit),
-            'signed_off' => $signedOff === null ? null : [
-                'by' => $signedOff->recorder->name,
-                'at' => $signedOff->happened_at->toIso8601ZuluString(),
-                'valid_until' => $signedOff->details()['valid_until'],
-                'scope' => (object) (array) $signedOff->details()['scope'],
-            ],
+            'assessments' => $this->assessments($learner, $requirement['assessments'], $record),
+            'acknowledged' => $this->readiness->onLearnersSide($standing, $learner)->acknowledged(),
+            'signed_off' => $standing->signature(),
         ];
     }
 
@@ -83,12 +102,12 @@ final class LearnerRecord
      * @param  list<string>  $codes
      * @return list<array<string, mixed>>
      */
-    private function lessons(User $learner, array $codes): array
+    private function lessons(User $learner, array $codes, Record $record, bool $guided): array
     {
         $lessons = Lesson::query()->whereIn('code', $codes)->orderBy('version')->get()->keyBy('code');
         $progress = Progress::query()->with('lesson')->where('learner_id', $learner->id)->whereIn('lesson_id', $lessons->pluck('id'))->get()->keyBy('lesson_id');
 
-        return array_map(static function (string $code) use ($lessons, $progress): array {
+        return array_map(static function (string $code) use ($lessons, $progress, $record, $guided): array {
             $lesson = $lessons->get($code);
             $mine = $lesson === null ? null : $progress->get($lesson->id);
 
@@ -98,7 +117,8 @@ final class LearnerRecord
                 'minutes' => $lesson->minutes ?? 0,
                 'steps' => $lesson === null ? 0 : count($lesson->steps),
                 'steps_done' => $mine === null ? 0 : count(array_filter($lesson->steps ?? [], static fn (array $step): bool => $mine->isDone($step['key']))),
-                'completed' => $mine?->completed_at !== null,
+                'completed' => ($record->lessons[$code] ?? -1) >= ($lesson->accepted_from ?? 0),
+                'guided' => $guided,
             ];
         }, $codes);
     }
@@ -107,11 +127,11 @@ final class LearnerRecord
      * @param  list<string>  $codes
      * @return list<array<string, mixed>>
      */
-    private function checks(User $learner, array $codes): array
+    private function checks(User $learner, array $codes, Record $record): array
     {
         $attempts = CheckAttempt::query()->with('check')->where('learner_id', $learner->id)->orderBy('started_at')->get();
 
-        return array_map(static function (string $code) use ($attempts): array {
+        return array_map(static function (string $code) use ($attempts, $record): array {
             $mine = $attempts->filter(static fn (CheckAttempt $attempt): bool => $attempt->check->code === $code);
             $last = $mine->last(static fn (CheckAttempt $attempt): bool => $attempt->submitted_at !== null);
 
@@ -119,7 +139,7 @@ final class LearnerRecord
                 'code' => $code,
                 'title' => Check::current($code)->title,
                 'attempts' => $mine->whereNotNull('submitted_at')->count(),
-                'passed' => ($last?->result['passed'] ?? false) === true,
+                'passed' => $record->checks[$code] ?? false,
                 'score_percent' => $last?->result['score_percent'] ?? null,
                 'last_attempt' => $last?->id,
             ];
@@ -130,11 +150,11 @@ final class LearnerRecord
      * @param  list<string>  $codes
      * @return list<array<string, mixed>>
      */
-    private function assessments(User $learner, array $codes): array
+    private function assessments(User $learner, array $codes, Record $record): array
     {
         $attempts = AssessmentAttempt::query()->with('sheet')->where('learner_id', $learner->id)->orderBy('started_at')->get();
 
-        return array_map(static function (string $code) use ($attempts): array {
+        return array_map(static function (string $code) use ($attempts, $record): array {
             $mine = $attempts->filter(static fn (AssessmentAttempt $attempt): bool => $attempt->sheet->code === $code);
             $last = $mine->whereNotNull('concluded_at')->last();
 
@@ -142,7 +162,7 @@ final class LearnerRecord
                 'code' => $code,
                 'title' => Sheet::current($code)->title,
                 'attempts' => $mine->whereNotNull('concluded_at')->count(),
-                'outcome' => $last?->outcome,
+                'outcome' => $record->assessments[$code] ?? null,
                 'score_percent' => $last === null ? null : (float) $last->score_percent,
                 'last_attempt' => $last?->id,
                 'open_attempt' => $mine->whereNull('concluded_at')->first()?->id,

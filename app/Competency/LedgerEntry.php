@@ -9,6 +9,9 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use MillStep\Core\Competency\HashChain;
+use MillStep\Core\Competency\Ledger\Entries;
+use MillStep\Core\Competency\Ledger\Line;
+use MillStep\Core\Fields;
 
 /**
  * One line of the ledger. Written by RecordEntry, read by everybody else, changed by nobody.
@@ -24,6 +27,7 @@ use MillStep\Core\Competency\HashChain;
  * @property CarbonImmutable $recorded_at
  * @property string $previous_hash
  * @property string $hash
+ * @property string|null $seal
  * @property User $recorder
  */
 final class LedgerEntry extends Model
@@ -56,6 +60,22 @@ final class LedgerEntry extends Model
     {
         /** @var array<string, mixed> */
         return json_decode($this->data, true, 64, JSON_THROW_ON_ERROR);
+    }
+
+    /**
+     * As the core reads it.
+     *
+     * @throws \MillStep\Core\Exception\InvalidInput when it is of a kind or version that is not known
+     */
+    public function line(): Line
+    {
+        return new Line($this->id, $this->happened_at, Entries::read(Fields::of([...$this->details(), 'type' => $this->type])));
+    }
+
+    /** Whether it is about the same learner and permit, of the same type and by the same person. */
+    public function says(User $learner, ?Permit $permit, string $type, User $by): bool
+    {
+        return [$this->learner_id, $this->permit_id, $this->type, $this->recorded_by] === [$learner->id, $permit?->id, $type, $by->id];
     }
 
     public function expectedHash(): string

@@ -9,14 +9,16 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use MillStep\Core\Competency\Scope;
+use MillStep\Core\Fields;
 
 /**
  * @property int $id
  * @property string $code
  * @property string $name
- * @property array{lessons: list<string>, checks: list<string>, practice_count: int, practice_minutes: int, assessments: list<string>, prerequisites?: list<string>, recency_days?: int} $requirement
+ * @property array{lessons: list<string>, checks: list<string>, practice_count: int, practice_minutes: int, assessments: list<string>, guided?: list<string>, prerequisites?: list<string>, recency_days?: int} $requirement
  * @property int $validity_days
- * @property array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, companion?: bool} $scope
+ * @property array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, min_thickness_mm?: float, companion?: bool} $scope
  * @property Collection<int, Statement> $statements
  */
 final class Permit extends Model
@@ -45,6 +47,16 @@ final class Permit extends Model
     public function machines(): BelongsToMany
     {
         return $this->belongsToMany(Machine::class, 'competency_machine_permit');
+    }
+
+    /**
+     * What a signature for it may cover at most.
+     *
+     * @throws \MillStep\Core\Exception\InvalidInput when what is stored is no scope
+     */
+    public function coreScope(): Scope
+    {
+        return Scope::fromFields(Fields::of($this->scope));
     }
 
     /** @throws \LogicException when the permit has no statement yet */

@@ -5,20 +5,30 @@ declare(strict_types=1);
 namespace App\Competency;
 
 use App\People\User;
+use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use MillStep\Core\Competency\HashChain;
+use MillStep\Core\Competency\Ledger\Entries;
+use MillStep\Core\Fields;
 
-/** Adds one entry to the ledger, chained to the one before. The only writer. */
+/** Adds one entry to the ledger, chained to the one before and sealed with the shop's key. The only writer. */
 final class RecordEntry
 {
     /** The lock that keeps two writers from following the same entry; any number of the application's own. */
     private const CHAIN_LOCK = 7_301_155;
 
+    public function __construct(private readonly ShopKey $key)
+    {
+    }
+
     /**
-     * @param  array<string, mixed>  $data  what the type needs: see shared shapes of `standing`
+     * @param  array<string, mixed>  $data  what the type needs: see core/src/Competency/Ledger/Entry
      * @param  string|null  $id  of the caller's making, where the entry may be sent twice
+     *
+     * @throws Refusal `id_used` when the id stands for another entry
+     * @throws \MillStep\Core\Exception\InvalidInput when the core could not read the entry again
      */
     public function __invoke(
         User $learner,
@@ -29,28 +39,41 @@ final class RecordEntry
         ?CarbonImmutable $happenedAt = null,
         ?string $id = null,
     ): LedgerEntry {
-        return DB::transaction(function () use ($learner, $permit, $type, $data, $by, $happenedAt, $id): LedgerEntry {
+        $text = json_encode((object) $data, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+        Entries::read(Fields::of([...self::plain($text), 'type' => $type]));
+
+        return DB::transaction(function () use ($learner, $permit, $type, $text, $by, $happenedAt, $id): LedgerEntry {
             DB::select('SELECT pg_advisory_xact_lock(?)', [self::CHAIN_LOCK]);
             $known = $id === null ? null : LedgerEntry::query()->where('id', $id)->first();
             if ($known !== null) {
-                return $known;
+                return $known->says($learner, $permit, $type, $by) && $known->data === $text ? $known : throw Refusal::idUsed();
             }
+            $last = LedgerEntry::query()->latest('seq')->first();
             $now = CarbonImmutable::now('UTC');
             $entry = new LedgerEntry([
                 'id' => $id ?? (string) Str::uuid7(),
                 'learner_id' => $learner->id,
                 'permit_id' => $permit?->id,
                 'type' => $type,
-                'data' => json_encode((object) $data, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION),
+                'data' => $text,
                 'recorded_by' => $by->id,
                 'happened_at' => ($happenedAt ?? $now)->utc(),
-                'recorded_at' => $now,
-                'previous_hash' => LedgerEntry::query()->latest('seq')->value('hash') ?? HashChain::START,
+                // A clock that was put back records nothing before what stands already.
+                'recorded_at' => $last !== null && $last->recorded_at->greaterThan($now) ? $last->recorded_at->utc() : $now,
+                'previous_hash' => $last->hash ?? HashChain::START,
             ]);
             $entry->hash = $entry->expectedHash();
+            $entry->seal = $this->key->seal($entry->hash);
             $entry->save();
 
             return $entry;
         });
+    }
+
+    /** @return array<string, mixed> */
+    private static function plain(string $json): array
+    {
+        /** @var array<string, mixed> */
+        return json_decode($json, true, 64, JSON_THROW_ON_ERROR);
     }
 }

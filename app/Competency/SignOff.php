@@ -4,96 +4,100 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use App\Competency\Events\SignedOff;
 use App\People\Pin;
 use App\People\User;
 use App\Support\Refusal;
-use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use MillStep\Core\Competency\Stage;
+use MillStep\Core\Competency\Scope;
+use MillStep\Core\Fields;
 
 /** The instructor's signature: what it covers, for how long, on which words. There is no override. */
 final class SignOff
 {
     public function __construct(
         private readonly RecordEntry $record,
-        private readonly Standings $standings,
+        private readonly Readiness $readiness,
         private readonly Pin $pin,
     ) {
     }
 
     /**
-     * @param  array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, companion?: bool}  $scope
+     * @param  Scope  $wanted  as narrow as the permit's or narrower
      *
-     * @throws Refusal `own_record`, `not_authorised`, `not_ready`, `not_acknowledged`, `held`, `guardian_missing` or a PIN's
+     * @throws Refusal with the first of SignOffReadiness' reasons or excesses, `id_used`, or a PIN's
      */
-    public function __invoke(User $learner, Permit $permit, User $instructor, #[\SensitiveParameter] string $pin, array $scope, CarbonImmutable $validUntil, ?string $id = null): LedgerEntry
-    {
-        $this->allowed($learner, $permit, $instructor);
+    public function __invoke(
+        User $learner,
+        Permit $permit,
+        User $instructor,
+        #[\SensitiveParameter] string $pin,
+        Scope $wanted,
+        \DateTimeImmutable $validUntil,
+        ?string $id = null,
+    ): LedgerEntry {
+        $this->refuse(
+            array_intersect($this->readiness->of($learner, $permit, $instructor)->reasons(), ['own_record', 'not_authorised']),
+            $learner,
+            $permit,
+        );
         // Outside the transaction: a wrong PIN is counted even though nothing is signed.
         $this->pin->confirm($instructor, $pin);
 
-        return DB::transaction(function () use ($learner, $permit, $instructor, $scope, $validUntil, $id): LedgerEntry {
+        return DB::transaction(function () use ($learner, $permit, $instructor, $wanted, $validUntil, $id): LedgerEntry {
+            // One signature at a time for a learner: whoever comes second finds the acknowledgement used up.
+            User::query()->whereKey($learner->id)->lockForUpdate()->firstOrFail();
             $known = $id === null ? null : LedgerEntry::query()->where('id', $id)->first();
+            $until = CarbonImmutable::instance($validUntil)->utc()->toIso8601ZuluString();
+            $readiness = $this->readiness->of($learner, $permit, $instructor);
+            $scope = $readiness->signedScope($wanted)->toArray();
             if ($known !== null) {
-                return $known;
-            }
-            $this->ready($learner, $permit);
-            $statement = $permit->statementInForce();
+                $said = $known->details();
 
-            return ($this->record)($learner, $permit, 'signed_off', [
+                return $known->says($learner, $permit, 'signed_off', $instructor) && $said['valid_until'] === $until
+                    && Scope::fromFields(Fields::of((array) $said['scope']))->toArray() === $scope
+                    ? $known : throw Refusal::idUsed();
+            }
+            $this->refuse($readiness->reasons(), $learner, $permit);
+            $this->refuse($readiness->excesses($wanted, $validUntil), $learner, $permit);
+            $statement = $permit->statementInForce();
+            $entry = ($this->record)($learner, $permit, 'signed_off', [
                 'statement_version' => $statement->version,
                 'statement' => $statement->body,
                 'scope' => (object) $scope,
-                'valid_until' => $validUntil->utc()->toIso8601ZuluString(),
+                'valid_until' => $until,
             ], $instructor, id: $id);
+            SignedOff::dispatch($learner->id, $permit->id);
+
+            return $entry;
         });
     }
 
-    private function allowed(User $learner, Permit $permit, User $instructor): void
+    /** @param  array<int, string>  $reasons */
+    private function refuse(array $reasons, User $learner, Permit $permit): void
     {
-        if ($learner->is($instructor)) {
-            throw Refusal::forbidden('own_record', 'Nobody signs for themselves. Ask another instructor.');
+        $reason = array_values($reasons)[0] ?? null;
+        if ($reason === null) {
+            return;
         }
-        if (! $instructor->teaches() || ! $instructor->signsFor()->whereKey($permit->id)->exists()) {
-            throw Refusal::forbidden('not_authorised', "You are not authorised to sign for \"{$permit->name}\". The shop lead can authorise you.");
-        }
-    }
-
-    private function ready(User $learner, Permit $permit): void
-    {
-        $place = $this->standings->one($learner, $permit);
-        if ($place->stage->value < Stage::Drilled->value) {
-            throw Refusal::because('not_ready', sprintf('%s is at stage %d of 5. A sign-off needs stage 4: lessons, safety check, practice and practical assessment done.', $learner->name, $place->stage->value));
-        }
-        if ($place->held && $this->lastHold($learner, $permit) !== 'revoked') {
-            throw Refusal::because('held', "{$learner->name}'s permit is held. Lift the hold first; a signature does not.");
-        }
-        if (! $this->acknowledged($learner, $permit)) {
-            throw Refusal::because('not_acknowledged', "{$learner->name} has not acknowledged the statement yet. Ask them to read and acknowledge it first.");
-        }
-        if ($learner->born_on !== null && $learner->born_on->age < 18 && $learner->guardian_acknowledged_on === null && Policy::inForce()->guardianRequired) {
-            throw Refusal::because('guardian_missing', "{$learner->name} is under 18 and no guardian's acknowledgement is on file; the shop's policy asks for one.");
-        }
-    }
-
-    private function lastHold(User $learner, Permit $permit): ?string
-    {
-        return LedgerEntry::query()->where('learner_id', $learner->id)->where('permit_id', $permit->id)
-            ->whereIn('type', PlaceHold::TYPES)->latest('seq')->value('type');
-    }
-
-    /** The statement now in force, acknowledged since the last sign-off. */
-    public function acknowledged(User $learner, Permit $permit): bool
-    {
-        $entries = LedgerEntry::query()->where('learner_id', $learner->id)->where('permit_id', $permit->id)
-            ->whereIn('type', ['statement_acknowledged', 'signed_off'])->orderBy('seq')->get();
-        $acknowledged = false;
-        foreach ($entries as $entry) {
-            $acknowledged = $entry->type === 'statement_acknowledged'
-                && ($entry->details()['statement_version'] ?? null) === $permit->statementInForce()->version;
-        }
-
-        return $acknowledged;
+        $message = match ($reason) {
+            'own_record' => 'Nobody signs for themselves. Ask another instructor.',
+            'not_authorised' => "You are not authorised to sign for \"{$permit->name}\". The shop lead can authorise you.",
+            'learner_inactive' => "{$learner->name} is no longer active here.",
+            'not_ready' => "{$learner->name} is below stage 4 of 5. Lessons, safety check, practice and practical assessment come first.",
+            'held' => "{$learner->name}'s permit is held. Lift the hold first; a signature does not.",
+            'prerequisite_missing' => "A permit that \"{$permit->name}\" builds on does not carry for {$learner->name}. Settle that one first.",
+            'not_acknowledged' => "{$learner->name} has not acknowledged the statement yet. Ask them to read and acknowledge it first.",
+            'guardian_missing' => "{$learner->name} is under 18 and no guardian's acknowledgement is on file, as the policy asks.",
+            'valid_too_long' => "The permit is valid for {$permit->validity_days} days at most. Choose an earlier day.",
+            'valid_past' => 'That day is over already. Choose a later one.',
+            default => "That says more than the permit \"{$permit->name}\" covers. A signature can only narrow it.",
+        };
+        throw in_array(
+            $reason,
+            ['own_record', 'not_authorised'],
+            true,
+        ) ? Refusal::forbidden($reason, $message) : Refusal::because($reason, $message);
     }
 }

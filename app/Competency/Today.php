@@ -17,7 +17,7 @@ use MillStep\Core\Competency\Stage;
 /** The instructor's first screen: who stands where, who waits for whom, what is next. */
 final class Today
 {
-    public function __construct(private readonly Standings $standings, private readonly SignOff $signOff)
+    public function __construct(private readonly Standings $standings, private readonly Readiness $readiness)
     {
     }
 
@@ -26,7 +26,7 @@ final class Today
     {
         $permits = Permit::query()->with('statements')->orderBy('id')->get();
         $learners = User::learners()->with('cohort')->get();
-        $places = $this->standings->of($learners, $permits);
+        $standings = $this->standings->of($learners, $permits);
 
         return [
             'permits' => $permits->map(static fn (Permit $permit): array => ['code' => $permit->code, 'name' => $permit->name])->all(),
@@ -36,11 +36,20 @@ final class Today
                 'learners' => $learners->where('cohort_id', $cohort->id)->values()->map(static fn (User $learner): array => [
                     'id' => $learner->id,
                     'name' => $learner->name,
-                    'standings' => array_map(static fn ($place): array => $place->toArray(), $places[$learner->id]),
+                    'standings' => array_map(
+                        static fn (PermitStanding $standing): array => $standing->place->toArray(),
+                        $standings[$learner->id],
+                    ),
                 ])->all(),
             ])->all(),
-            'waiting' => [...$this->looks(), ...$this->practice(), ...$this->signatures($learners, $permits, $places), ...$this->openSheets()],
+            'waiting' => [
+                ...$this->looks(),
+                ...$this->practice(),
+                ...$this->signatures($learners, $permits, $standings),
+                ...$this->openSheets(),
+            ],
             'at_machines' => MachineSession::query()->with(['user', 'machine'])->whereNull('ended_at')->get()->map(static fn (MachineSession $session): array => [
+                'id' => $session->id,
                 'machine' => $session->machine->name,
                 'person' => $session->user->name,
                 'decision' => $session->decision,
@@ -75,20 +84,29 @@ final class Today
     /**
      * @param  \Illuminate\Database\Eloquent\Collection<int, User>  $learners
      * @param  \Illuminate\Database\Eloquent\Collection<int, Permit>  $permits
-     * @param  array<int, array<string, \MillStep\Core\Competency\LadderPlace>>  $places
+     * @param  array<int, array<string, PermitStanding>>  $standings
      * @return list<array<string, mixed>>
      */
-    private function signatures($learners, $permits, array $places): array
+    private function signatures($learners, $permits, array $standings): array
     {
         $items = [];
         foreach ($learners as $learner) {
             foreach ($permits as $permit) {
-                $place = $places[$learner->id][$permit->code];
-                // A lapse by prerequisite is not mended by signing again.
-                if ($place->stage !== Stage::Drilled || $place->held) {
+                $standing = $standings[$learner->id][$permit->code];
+                $reasons = $this->readiness->onLearnersSide($standing, $learner)->reasons();
+                // Nothing but the acknowledgement may be missing; and what is signed already waits for nobody.
+                $place = $standing->place;
+                if ($place->stage !== Stage::Drilled || $place->held || array_diff($reasons, ['not_acknowledged']) !== []) {
                     continue;
                 }
-                $items[] = $this->item($this->signOff->acknowledged($learner, $permit) ? 'signature' : 'acknowledgement', $learner, null, $permit->code, $permit->name, $place->lapsed?->value);
+                $items[] = $this->item(
+                    $reasons === [] ? 'signature' : 'acknowledgement',
+                    $learner,
+                    null,
+                    $permit->code,
+                    $permit->name,
+                    $standing->place->lapsed?->value,
+                );
             }
         }
 

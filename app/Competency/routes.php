@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Competency\Http\AcknowledgementController;
+use App\Competency\Http\CorrectionController;
 use App\Competency\Http\HoldController;
 use App\Competency\Http\RecordController;
 use App\Competency\Http\SignOffController;
@@ -17,5 +18,6 @@ Route::middleware('auth')->group(function (): void {
         Route::post('permits/{permit}/acknowledgement', [AcknowledgementController::class, 'store'])->can('view-record', 'learner');
         Route::post('permits/{permit}/sign-off', [SignOffController::class, 'store'])->can('teach');
         Route::post('permits/{permit}/holds', [HoldController::class, 'store'])->can('teach');
+        Route::post('ledger/{entry}/correction', [CorrectionController::class, 'store'])->can('teach');
     });
 });

@@ -26,9 +26,12 @@ use App\People\User;
 use App\Practice\DecideOnPractice;
 use App\Practice\LogPractice;
 use App\Workshop\Machine;
+use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Str;
+use MillStep\Core\Competency\Scope;
+use MillStep\Core\Fields;
 use MillStep\Core\Learning\DrawnQuestion;
 use MillStep\Core\Measure\Length;
 
@@ -73,9 +76,14 @@ final class DemoHistory
         $days = max(1, (int) $start->diffInDays($end));
         $at = static fn (float $part, int $hour): CarbonImmutable => $start->addDays((int) floor($part * $days))->setTime($hour, ($learner->id * 7) % 60);
 
-        $codes = $story['lessons'] === 'all' ? $permit->requirement['lessons'] : $story['lessons'];
-        foreach ($codes as $index => $code) {
+        $done = static fn (array $asked): array => $story['lessons'] === 'all'
+            ? $asked : array_values(array_intersect($asked, $story['lessons']));
+        foreach ($done($permit->requirement['lessons']) as $index => $code) {
             $this->on($at(0.05 * $index, 9 + $index % 3), fn () => $this->lesson($learner, $code, $instructor));
+        }
+        // What needs power comes after the check, under the instructor's eyes.
+        foreach (($story['check'] ?? '') === 'passed' ? $done($permit->requirement['guided'] ?? []) : [] as $index => $code) {
+            $this->on($at(0.51 + 0.02 * $index, 14), fn () => $this->lesson($learner, $code, $instructor));
         }
         if ($story['half_way'] ?? false) {
             $this->on(CarbonImmutable::now()->subMinutes(25), fn () => $this->lesson($learner, 'C6', $instructor, stopAt: 'hold'));
@@ -84,7 +92,15 @@ final class DemoHistory
             $this->on($at(0.5, 13), fn () => $this->check($learner, $story['check'] === 'passed'));
         }
         foreach ($story['practice'] ?? [] as $index => $minutes) {
-            $this->on($at(0.55 + 0.08 * $index, 15), fn () => $this->practice($learner, ['Foot plate, corner holes', 'Foot plate, middle hole', 'Guy-wire tab, three holes'][$index % 3], $minutes, $instructor));
+            $this->on(
+                $at(0.56 + 0.08 * $index, 15),
+                fn () => $this->practice(
+                    $learner,
+                    ['Foot plate, corner holes', 'Foot plate, middle hole', 'Guy-wire tab, three holes'][$index % 3],
+                    $minutes,
+                    $instructor,
+                ),
+            );
         }
         foreach ($story['waiting'] ?? [] as $waiting) {
             $this->on(CarbonImmutable::now()->subHours(2), fn () => $this->practice($learner, $waiting['exercise'], $waiting['minutes'], null));
@@ -97,7 +113,17 @@ final class DemoHistory
         }
         if (isset($story['signed_days_ago'])) {
             $signed = $end->setTime(17, 10);
-            $this->on($signed, fn () => ($this->signOff)($learner, $permit, $instructor, DemoShop::PIN, $story['scope'] ?? $permit->scope, $signed->addDays($permit->validity_days)->endOfDay()->startOfSecond()));
+            $this->on(
+                $signed,
+                fn () => ($this->signOff)(
+                    $learner,
+                    $permit,
+                    $instructor,
+                    DemoShop::PIN,
+                    Scope::fromFields(Fields::of($story['scope'] ?? ['materials' => ['mild_steel']])),
+                    Policy::inForce()->hours->endOfDay($signed->addDays($permit->validity_days)),
+                ),
+            );
         }
         if (isset($story['last_run_days_ago'])) {
             $this->on(CarbonImmutable::now()->subDays($story['last_run_days_ago'])->setTime(11, 20),
@@ -206,7 +232,7 @@ final class DemoHistory
         if ($criterion['kind'] === 'observed') {
             return ['result' => match (true) {
                 $outcome === 'stopped' && $criterion['id'] === 'key' => 'not_met',
-                $outcome === 'not_yet' && $criterion['group'] === 'work' => 'not_met',
+                $outcome === 'not_yet' && $criterion['group'] === 'work' => 'prompted',
                 $criterion['id'] === 'eased' => 'prompted',
                 default => 'met',
             }];

@@ -15,17 +15,27 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property string $id
  * @property int $machine_id
+ * @property int $device_id
+ * @property string $fingerprint
+ * @property string|null $session_id
  * @property int|null $user_id
- * @property 'decision'|'finished'|'present' $event
+ * @property 'decision'|'asks'|'in_use'|'finished'|'present' $event
  * @property 'alone'|'supervised'|'no'|null $decision
  * @property list<string> $reasons
  * @property list<string> $missing
+ * @property list<string> $asks
+ * @property list<array<string, mixed>> $scopes
  * @property CarbonImmutable $read_at
  * @property User|null $user
+ * @property User|null $holder
+ * @property MachineSession|null $session
  */
 final class BadgeRead extends Model
 {
     use HasUuids;
+
+    /** What an answer needs to be shown. */
+    public const SHOWN = ['user', 'holder', 'session'];
 
     public $timestamps = false;
 
@@ -35,11 +45,28 @@ final class BadgeRead extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['user_id' => null, 'decision' => null];
+    protected $attributes = [
+        'user_id' => null,
+        'decision' => null,
+        'reasons' => '[]',
+        'missing' => '[]',
+        'asks' => '[]',
+        'scopes' => '[]',
+        'session_id' => null,
+        'holder_id' => null,
+    ];
 
     protected function casts(): array
     {
-        return ['reasons' => 'array', 'missing' => 'array', 'request' => 'array', 'read_at' => 'immutable_datetime'];
+        return [
+            'reasons' => 'array',
+            'missing' => 'array',
+            'asks' => 'array',
+            'scopes' => 'array',
+            'request' => 'array',
+            'guess' => 'boolean',
+            'read_at' => 'immutable_datetime',
+        ];
     }
 
     /** @return BelongsTo<User, $this> */
@@ -48,9 +75,22 @@ final class BadgeRead extends Model
         return $this->belongsTo(User::class);
     }
 
-    /** The interlock closes for an allowed decision and for nothing else. */
+    /** @return BelongsTo<User, $this> */
+    public function holder(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'holder_id');
+    }
+
+    /** @return BelongsTo<MachineSession, $this> */
+    public function session(): BelongsTo
+    {
+        return $this->belongsTo(MachineSession::class);
+    }
+
+    /** The interlock closes for an allowed decision, while the very turn that it began is open, and for nothing else. */
     public function allows(): bool
     {
-        return $this->event === 'decision' && in_array($this->decision, ['alone', 'supervised'], true);
+        return $this->event === 'decision' && in_array($this->decision, ['alone', 'supervised'], true)
+            && $this->session !== null && $this->session->ended_at === null;
     }
 }

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Gate;
 
+use App\People\User;
 use App\Workshop\Machine;
+use Carbon\CarbonImmutable;
 use Illuminate\Auth\Authenticatable;
 use Illuminate\Contracts\Auth\Authenticatable as AuthenticatableContract;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Laravel\Sanctum\HasApiTokens;
@@ -17,7 +20,15 @@ use Laravel\Sanctum\HasApiTokens;
  * @property int $id
  * @property int $machine_id
  * @property string $name
+ * @property string|null $pairing_id
+ * @property int|null $paired_by
+ * @property CarbonImmutable $created_at
+ * @property CarbonImmutable|null $last_seen_at
+ * @property CarbonImmutable|null $revoked_at
+ * @property CarbonImmutable|null $slowed_until
  * @property Machine $machine
+ * @property User|null $pairedBy
+ * @property Collection<int, Token> $tokens
  */
 final class Device extends Model implements AuthenticatableContract
 {
@@ -26,13 +37,53 @@ final class Device extends Model implements AuthenticatableContract
     /** @use HasApiTokens<Token> */
     use HasApiTokens;
 
+    /** How exactly "last seen" is kept, in seconds. */
+    private const SEEN_EVERY_S = 30;
+
     protected $table = 'gate_devices';
 
     protected $guarded = [];
+
+    protected function casts(): array
+    {
+        return [
+            'created_at' => 'immutable_datetime',
+            'last_seen_at' => 'immutable_datetime',
+            'revoked_at' => 'immutable_datetime',
+            'slowed_until' => 'immutable_datetime',
+        ];
+    }
 
     /** @return BelongsTo<Machine, $this> */
     public function machine(): BelongsTo
     {
         return $this->belongsTo(Machine::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function pairedBy(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'paired_by');
+    }
+
+    public function tokenExpiresAt(): ?CarbonImmutable
+    {
+        $token = $this->currentAccessToken();
+
+        return $token instanceof Token && $token->expires_at !== null ? CarbonImmutable::instance($token->expires_at) : null;
+    }
+
+    /** Notes that it is there. A token that was renewed replaces the older ones as soon as it is used. */
+    public function seen(): void
+    {
+        $now = CarbonImmutable::now();
+        if ($this->last_seen_at !== null && $this->last_seen_at->addSeconds(self::SEEN_EVERY_S)->greaterThan($now)) {
+            return;
+        }
+        $this->update(['last_seen_at' => $now]);
+        $token = $this->currentAccessToken();
+        if ($token instanceof Token && $token->exists) {
+            $this->tokens()->where('id', '<', $token->id)->delete();
+        }
     }
 }

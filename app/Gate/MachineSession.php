@@ -6,10 +6,13 @@ namespace App\Gate;
 
 use App\People\User;
 use App\Workshop\Machine;
+use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use MillStep\Core\Competency\Decision;
+use MillStep\Core\Gate\Turn;
 
 /**
  * A person at a machine, from the badge that let them in to the badge that ended it.
@@ -20,6 +23,12 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $decision
  * @property CarbonImmutable $started_at
  * @property CarbonImmutable|null $ended_at
+ * @property array<string, mixed> $request
+ * @property int|null $companion_id
+ * @property CarbonImmutable|null $confirmed_at
+ * @property string|null $ended_because
+ * @property list<string> $end_reasons
+ * @property User|null $companion
  * @property User $user
  * @property Machine $machine
  */
@@ -35,11 +44,24 @@ final class MachineSession extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['ended_at' => null];
+    protected $attributes = [
+        'ended_at' => null,
+        'request' => '{}',
+        'end_reasons' => '[]',
+        'companion_id' => null,
+        'confirmed_at' => null,
+        'ended_because' => null,
+    ];
 
     protected function casts(): array
     {
-        return ['started_at' => 'immutable_datetime', 'ended_at' => 'immutable_datetime'];
+        return [
+            'started_at' => 'immutable_datetime',
+            'ended_at' => 'immutable_datetime',
+            'confirmed_at' => 'immutable_datetime',
+            'request' => 'array',
+            'end_reasons' => 'array',
+        ];
     }
 
     /** @return BelongsTo<User, $this> */
@@ -54,8 +76,40 @@ final class MachineSession extends Model
         return $this->belongsTo(Machine::class);
     }
 
+    /** @return BelongsTo<User, $this> */
+    public function companion(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'companion_id');
+    }
+
+    /** As the core judges it. */
+    public function turn(): Turn
+    {
+        return new Turn(
+            Decision::from($this->decision),
+            $this->started_at,
+            $this->confirmed_at ?? $this->started_at,
+            Policy::inForce()->turnIdleMinutes,
+        );
+    }
+
+    /** How many other machines this person has now. */
+    public static function openElsewhere(User $user, Machine $machine): int
+    {
+        return self::query()->where('user_id', $user->id)->where('machine_id', '!=', $machine->id)->whereNull('ended_at')->count();
+    }
+
+    public static function lastEndedAt(int $machineId): ?self
+    {
+        return self::query()->with('user')->where('machine_id', $machineId)->whereNotNull('ended_at')->latest('ended_at')->first();
+    }
+
     public static function openAt(Machine $machine): ?self
     {
-        return self::query()->with(['user', 'machine.permits'])->where('machine_id', $machine->id)->whereNull('ended_at')->first();
+        return self::query()->with([
+            'user',
+            'companion',
+            'machine.permits.statements',
+        ])->where('machine_id', $machine->id)->whereNull('ended_at')->first();
     }
 }

@@ -4,156 +4,279 @@ declare(strict_types=1);
 
 namespace App\Gate;
 
-use App\Competency\LedgerEntry;
-use App\Competency\Permit;
-use App\Competency\RecordEntry;
-use App\Competency\Standings;
+use App\Gate\Events\BadgesGuessed;
+use App\Gate\Events\BadgeWasRead;
+use App\Gate\Events\PresenceChanged;
+use App\Gate\Events\SessionStarted;
 use App\People\User;
+use App\Support\PowerLock;
+use App\Support\Refusal;
 use App\Workshop\Machine;
 use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Collection;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
-use MillStep\Core\Competency\Access;
-use MillStep\Core\Competency\AccessDecision;
-use MillStep\Core\Competency\Decision;
-use MillStep\Core\Fields;
+use MillStep\Core\Gate\Intent;
+use MillStep\Core\Gate\Meaning;
+use MillStep\Core\Gate\Tap;
 
 /**
- * A badge at a machine's reader. Whoever has the machine ends their turn with it; an instructor says with
- * it that they are on the floor; a learner is told whether they may run, and if so gets the machine.
+ * A badge at a machine's reader, with what is meant by it. `start` asks for the machine, and is never a finish;
+ * `finish` ends one's own turn, and is never a start; `hand_over` ends the turn of whoever has the machine, by them or by
+ * somebody who teaches. An instructor's badge says that they are on the floor.
+ *
+ * @phpstan-type Read array{id: string, intent: 'start'|'finish'|'hand_over', badge?: string|null, follows?: string|null, companion_badge?: string|null, request?: array<string, mixed>|null}
  */
 final class ReadBadge
 {
-    public function __construct(private readonly Standings $standings, private readonly RecordEntry $record)
+    /** So long an answer may be asked for again, in seconds. */
+    private const RECENT_S = 60;
+
+    /** So long a question of the gate may be answered, in seconds. */
+    private const ASKED_S = 120;
+
+    /** Unknown badges at one device within ten minutes, after which it is slowed. */
+    private const GUESSES = 5;
+
+    public function __construct(private readonly DecideAccess $decide, private readonly ReviewTurn $review, private readonly EndTurn $end)
     {
     }
 
-    /** @param  array{id: string, badge: string, companion_badge?: string|null, request?: array<string, mixed>}  $read */
+    /**
+     * @param  Read  $read
+     *
+     * @throws Refusal `id_used`, `read_too_old`, `ask_over` or `slowed`
+     */
     public function __invoke(Device $device, array $read): BadgeRead
     {
-        return DB::transaction(function () use ($device, $read): BadgeRead {
-            // One badge at a time at a machine; a read that is sent again gets the answer it had.
-            $machine = Machine::query()->with('permits.statements')->lockForUpdate()->findOrFail($device->machine_id);
-            $known = BadgeRead::query()->with('user')->where('device_id', $device->id)->find($read['id']);
-            if ($known instanceof BadgeRead) {
-                return $known;
-            }
-            $user = Badge::read($read['badge'])?->user;
-            $session = MachineSession::openAt($machine);
-            $answer = match (true) {
-                $user !== null && $session?->user_id === $user->id => $this->finish($session, $user),
-                $user !== null && $user->teaches() => $this->comeToTheFloor($user),
-                default => $this->decide($machine, $user, $session, $read),
-            };
-
-            return BadgeRead::query()->create([
-                'id' => $read['id'],
-                'machine_id' => $machine->id,
-                'device_id' => $device->id,
-                'user_id' => $user?->id,
-                'request' => $read['request'] ?? [],
-                'read_at' => CarbonImmutable::now(),
-                'reasons' => [],
-                'missing' => [],
-                ...$answer,
-            ])->setRelation('user', $user);
-        });
+        try {
+            return DB::transaction(fn (): BadgeRead => $this->read($device, $read));
+        } catch (UniqueConstraintViolationException) {
+            // The same id at two machines at once.
+            throw Refusal::idUsed();
+        }
     }
 
-    /** @return array<string, mixed> */
-    private function finish(MachineSession $session, User $user): array
+    /** @param  Read  $read */
+    private function read(Device $device, array $read): BadgeRead
     {
-        $now = CarbonImmutable::now();
-        $session->update(['ended_at' => $now]);
-        $minutes = (int) floor($session->started_at->diffInMinutes($now));
-        foreach ($session->machine->permits as $permit) {
-            ($this->record)($user, $permit, 'machine_time', ['minutes' => $minutes, 'machine' => $session->machine->slug, 'session' => $session->id], $user);
+        PowerLock::forDecision();
+        // One badge at a time at a machine; a read that is sent again gets the answer it had.
+        $machine = Machine::query()->with('permits.statements')->lockForUpdate()->findOrFail($device->machine_id);
+        $fingerprint = self::fingerprint($device, $read);
+        // Decided anew before anything is answered, an old answer too.
+        $session = $this->review->locked($machine);
+        $known = BadgeRead::query()->with(BadgeRead::SHOWN)->find($read['id']);
+        if ($known instanceof BadgeRead) {
+            return $this->again($known, $fingerprint);
+        }
+        $user = isset($read['follows']) ? $this->asked($device, $machine, $read['follows']) : Badge::read($read['badge'] ?? '')?->user;
+        $this->checkSpeed($device, $read['intent'], $session, $user);
+        $companion = ($read['companion_badge'] ?? '') === '' ? null : Badge::read((string) $read['companion_badge'])?->user;
+        $guess = $user === null || (($read['companion_badge'] ?? '') !== '' && $companion === null);
+        $answer = $this->answer($machine, $session, $user, $companion, $read);
+        BadgeRead::query()->create([
+            'id' => $read['id'],
+            'intent' => $read['intent'],
+            'fingerprint' => $fingerprint,
+            'machine_id' => $machine->id,
+            'device_id' => $device->id,
+            'user_id' => $user?->id,
+            'request' => $read['request'] ?? [],
+            'guess' => $guess,
+            'read_at' => CarbonImmutable::now(),
+            ...$answer,
+        ]);
+        if ($guess) {
+            $this->countGuess($device, $machine);
+        }
+        BadgeWasRead::dispatch($machine->slug);
+
+        return BadgeRead::query()->with(BadgeRead::SHOWN)->findOrFail($read['id']);
+    }
+
+    /** Only the very same read, from the same device, and not for long. */
+    private function again(BadgeRead $known, string $fingerprint): BadgeRead
+    {
+        if (! hash_equals($known->fingerprint, $fingerprint)) {
+            throw Refusal::idUsed();
+        }
+        if (CarbonImmutable::now()->greaterThan($known->read_at->addSeconds(self::RECENT_S))) {
+            throw Refusal::because('read_too_old', 'That badge was read too long ago. Hold it to the reader again.');
         }
 
-        return ['event' => 'finished'];
+        return $known;
+    }
+
+    /** @param  Read  $read */
+    private static function fingerprint(Device $device, array $read): string
+    {
+        $request = $read['request'] ?? [];
+        ksort($request);
+
+        return hash_hmac('sha256', json_encode([
+            $device->id,
+            $read['intent'],
+            mb_strtoupper(trim($read['badge'] ?? '')),
+            $read['follows'] ?? '',
+            mb_strtoupper(trim($read['companion_badge'] ?? '')),
+            $request,
+        ], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE), (string) config('app.key'));
+    }
+
+    /** Who was asked what they want to do: the last read at this machine, and that not long ago. */
+    private function asked(Device $device, Machine $machine, string $id): User
+    {
+        $last = BadgeRead::query()->with('user')->where('machine_id', $machine->id)->latest('read_at')->first();
+        if ($last === null || $last->id !== $id || $last->device_id !== $device->id || $last->asks === [] || $last->user === null
+            || CarbonImmutable::now()->greaterThan($last->read_at->addSeconds(self::ASKED_S))) {
+            throw Refusal::because('ask_over', 'That question is over. Hold the badge to the reader again.');
+        }
+
+        return $last->user;
+    }
+
+    /**
+     * @param  Read  $read
+     * @return array<string, mixed>
+     */
+    private function answer(Machine $machine, ?MachineSession $session, ?User $user, ?User $companion, array $read): array
+    {
+        $tap = new Tap(
+            Intent::from($read['intent']),
+            $user === null ? null : (string) $user->id,
+            $user !== null && $user->teaches(),
+            $session === null ? null : (string) $session->user_id,
+        );
+
+        return match ($tap->meaning()) {
+            Meaning::Finish => $this->finish($session, 'finished', $user),
+            Meaning::HandOver => $this->finish($session, 'handed_over', $user),
+            Meaning::EndByInstructor => $this->finish($session, 'ended_by_instructor', $user),
+            Meaning::Present => [...$this->comeToTheFloor($user), 'holder_id' => $session?->user_id],
+            Meaning::InUse => ['event' => 'in_use', 'holder_id' => $session?->user_id],
+            Meaning::NothingToFinish => ['event' => 'finished'],
+            Meaning::Decide => $this->decide($machine, $session, $user, $companion, $read['request'] ?? null),
+        };
+    }
+
+    /**
+     * @param  'finished'|'handed_over'|'ended_by_instructor'  $because
+     * @return array<string, mixed>
+     */
+    private function finish(?MachineSession $session, string $because, ?User $by): array
+    {
+        \assert($session !== null);
+        ($this->end)($session, $because, [], $by);
+
+        return ['event' => 'finished', 'session_id' => $session->id, 'holder_id' => $session->user_id];
     }
 
     /** @return array<string, mixed> */
-    private function comeToTheFloor(User $instructor): array
+    private function comeToTheFloor(?User $instructor): array
     {
+        \assert($instructor !== null);
         Presence::query()->updateOrCreate(['user_id' => $instructor->id], ['until' => CarbonImmutable::now()->addMinutes(Policy::inForce()->presenceMinutes)]);
+        PresenceChanged::dispatch($instructor->id);
 
         return ['event' => 'present'];
     }
 
     /**
-     * @param  array{companion_badge?: string|null, request?: array<string, mixed>}  $read
+     * @param  MachineSession|null  $session  this person's own open turn, or another's when nobody has the badge
+     * @param  array<string, mixed>|null  $request
      * @return array<string, mixed>
      */
-    private function decide(Machine $machine, ?User $user, ?MachineSession $session, array $read): array
+    private function decide(Machine $machine, ?MachineSession $session, ?User $user, ?User $companion, ?array $request): array
     {
-        $places = $user === null ? [] : $this->standings->of(new Collection([$user]), $machine->permits)[$user->id];
-        $access = $this->access($machine, $user, $places, $read);
-        if ($access->decision !== Decision::No && $user !== null) {
-            // Somebody else's turn ends where this one's begins.
-            if ($session !== null) {
-                $this->finish($session, $session->user);
-            }
-            MachineSession::query()->create([
-                'machine_id' => $machine->id, 'user_id' => $user->id, 'decision' => $access->decision->value, 'started_at' => CarbonImmutable::now(),
-            ]);
+        // One turn at a time for a person, also at two machines at once.
+        $user !== null && User::query()->whereKey($user->id)->lockForUpdate()->firstOrFail();
+        $own = $user === null ? null : $session;
+        $decided = ($this->decide)($machine, $user, $request ?? $own->request ?? [], $companion ?? $own?->companion);
+        $access = $decided->access;
+        $given = null;
+        if ($user !== null && $access->givesPower()) {
+            $given = $own !== null ? $this->goOn($own, $request, $companion) : $this->begin(
+                $machine,
+                $user,
+                $companion,
+                $request ?? [],
+                $access->decision->value,
+            );
+        } elseif ($own !== null) {
+            // They now want what they may not do alone: the turn that was given for something else is over.
+            ($this->end)($own, 'revoked', $access->reasons === [] ? ['request_unsaid'] : $access->reasons);
         }
 
         return [
-            'event' => 'decision',
-            'decision' => $access->decision->value,
+            'event' => $access->asks === [] ? 'decision' : 'asks',
+            'decision' => $access->asks === [] ? $access->decision->value : 'no',
             'reasons' => $access->reasons,
-            'missing' => array_values(array_unique(array_merge([], ...array_map(static fn ($place): array => $place->next, array_values($places))))),
+            'asks' => $access->asks,
+            'missing' => $decided->missing(),
+            'scopes' => $decided->scopes(),
+            'session_id' => $given?->id,
+            'holder_id' => $own === null ? $session?->user_id : null,
         ];
     }
 
-    /**
-     * @param  array<string, \MillStep\Core\Competency\LadderPlace>  $places
-     * @param  array{companion_badge?: string|null, request?: array<string, mixed>}  $read
-     */
-    private function access(Machine $machine, ?User $user, array $places, array $read): Access
+    /** @param  array<string, mixed>  $request */
+    private function begin(Machine $machine, User $user, ?User $companion, array $request, string $decision): MachineSession
     {
-        if ($user !== null && $places === []) {
-            // Nobody has said what this machine takes; the gate does not guess.
-            return new Access(Decision::No, ['no_permit_defined']);
-        }
-        $policy = Policy::inForce();
         $now = CarbonImmutable::now();
+        $session = MachineSession::query()->create([
+            'machine_id' => $machine->id, 'user_id' => $user->id, 'companion_id' => $companion?->id, 'decision' => $decision,
+            'request' => $request, 'started_at' => $now, 'confirmed_at' => $now,
+        ]);
+        SessionStarted::dispatch($session->id, $machine->slug, $user->id);
 
-        return AccessDecision::fromFields(Fields::of([
-            'now' => $now->toIso8601ZuluString(),
-            'badge_known' => $user !== null,
-            'person_active' => $user !== null && $user->active,
-            'machine' => ['in_service' => $machine->in_service],
-            'hours_open' => $policy->hours->openAt($now),
-            'permits' => array_map(fn (Permit $permit): array => [
-                ...$places[$permit->code]->toArray(),
-                'scope' => $this->signedScope($permit, $user),
-            ], $user === null ? [] : $machine->permits->all()),
-            'request' => $read['request'] ?? [],
-            'presence' => [
-                'supervisor' => $user !== null && Presence::supervises($user),
-                'companion' => $user !== null && $this->companion($user, $read['companion_badge'] ?? null),
-            ],
-            'policy' => ['supervised_from_stage' => $policy->supervisedFrom->value, 'companion_required' => $policy->companionRequired],
-        ]))->compute();
+        return $session;
     }
 
-    /** @return array<string, mixed> what the latest sign-off covers */
-    private function signedScope(Permit $permit, ?User $user): array
+    /**
+     * The badge of whoever has the machine already: they are still there.
+     *
+     * @param  array<string, mixed>|null  $request
+     */
+    private function goOn(MachineSession $session, ?array $request, ?User $companion): MachineSession
     {
-        $signOff = $user === null ? null : LedgerEntry::query()->where('learner_id', $user->id)->where('permit_id', $permit->id)
-            ->where('type', 'signed_off')->latest('seq')->first();
-        $scope = $signOff?->details()['scope'] ?? [];
+        $session->update([
+            'confirmed_at' => CarbonImmutable::now(),
+            'request' => $request ?? $session->request,
+            'companion_id' => $companion->id ?? $session->companion_id,
+        ]);
 
-        return is_array($scope) ? $scope : [];
+        return $session;
     }
 
-    private function companion(User $user, #[\SensitiveParameter] ?string $badge): bool
+    /** A slowed device waits between badges; whoever has the machine can always finish. */
+    private function checkSpeed(Device $device, string $intent, ?MachineSession $session, ?User $user): void
     {
-        $companion = $badge === null || $badge === '' ? null : Badge::read($badge)?->user;
+        $ends = $intent !== 'start' && $session !== null && $user !== null && ($session->user_id === $user->id || $user->teaches());
+        if (! $ends && $device->slowed_until !== null && $device->slowed_until->isFuture()) {
+            throw Refusal::tooMany(
+                'slowed',
+                sprintf(
+                    'Too many unknown badges here. Wait %d seconds, then hold the badge to the reader again.',
+                    (int) ceil(CarbonImmutable::now()->diffInSeconds($device->slowed_until)),
+                ),
+            );
+        }
+    }
 
-        return $companion !== null && $companion->active && $companion->isNot($user);
+    private function countGuess(Device $device, Machine $machine): void
+    {
+        $guesses = BadgeRead::query()->where('device_id', $device->id)->where('guess', true)->where(
+            'read_at',
+            '>',
+            CarbonImmutable::now()->subMinutes(10),
+        )->count();
+        if ($guesses < self::GUESSES) {
+            return;
+        }
+        $device->update(['slowed_until' => CarbonImmutable::now()->addSeconds(min(60, 2 ** ($guesses - self::GUESSES + 2)))]);
+        if ($guesses === self::GUESSES) {
+            BadgesGuessed::dispatch($device->name, $machine->slug, $guesses);
+        }
     }
 }

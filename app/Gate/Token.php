@@ -6,7 +6,12 @@ namespace App\Gate;
 
 use Laravel\Sanctum\PersonalAccessToken;
 
-/** What a device carries. Stored as a hash only. */
+/**
+ * What a device carries. Stored as a hash only.
+ *
+ * @property int $id
+ * @property \DateTimeInterface|null $expires_at
+ */
 final class Token extends PersonalAccessToken
 {
     protected $table = 'gate_tokens';

@@ -21,6 +21,11 @@ final class Problem
         return self::response($refusal->status, $refusal->reason, $refusal->getMessage(), []);
     }
 
+    public static function signedOut(int $status): JsonResponse
+    {
+        return self::response($status, 'signed_out', 'You were signed out. Sign in to go on; nothing that you entered is lost.', []);
+    }
+
     /** @param  array<string, list<string>>  $errors */
     private static function response(int $status, string $code, string $message, array $errors): JsonResponse
     {

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Learning;
 
 use App\Competency\RecordEntry;
+use App\Learning\Events\LessonCompleted;
+use App\Learning\Events\LookAsked;
+use App\Learning\Events\StepOpened;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -15,20 +18,30 @@ use MillStep\Core\Measure\Reading;
 /** Takes what a learner did, read or chose at a step. The core judges readings; a hold asks for the instructor. */
 final class AnswerStep
 {
-    public function __construct(private readonly RecordEntry $record, private readonly LessonFigures $figures)
-    {
+    public function __construct(
+        private readonly RecordEntry $record,
+        private readonly LessonFigures $figures,
+        private readonly GuidedLessons $guided,
+    ) {
     }
 
     /**
      * @param  string|null  $value  the reading as typed, or the id of the choice
+     * @param  'mm'|'in'|null  $units  of a caliper's reading that names none; the learner's own where not said
      *
-     * @throws Refusal `step_order`
+     * @throws Refusal `step_order`, or `guided` while a lesson that needs power is not open to this learner
      * @throws \MillStep\Core\Exception\CoreException when a reading cannot be understood
      */
-    public function __invoke(Progress $progress, string $key, ?string $value, ?CarbonImmutable $at = null): Progress
+    public function __invoke(Progress $progress, string $key, ?string $value, ?CarbonImmutable $at = null, ?string $units = null): Progress
     {
-        return DB::transaction(function () use ($progress, $key, $value, $at): Progress {
+        return DB::transaction(function () use ($progress, $key, $value, $at, $units): Progress {
             $progress = Progress::query()->with(['lesson.part', 'lesson.machine.cribs.tools', 'learner', 'holds'])->lockForUpdate()->findOrFail($progress->id);
+            if (! $this->guided->openTo($progress->learner, $progress->lesson->code)) {
+                throw Refusal::because(
+                    'guided',
+                    'This lesson needs power. It opens once the safety check is passed, and is worked through under an instructor\'s eyes.',
+                );
+            }
             $step = $progress->lesson->step($key);
             if ($step === null || ($progress->nextStep() !== $key && ! $progress->isDone($key))) {
                 throw Refusal::because('step_order', 'Steps are done in their order. Go back to the first open one.');
@@ -37,11 +50,17 @@ final class AnswerStep
             if ($step['hold'] !== null) {
                 $progress->holds()->firstOrCreate(['step' => $key], ['asked_at' => $at]);
                 $progress->load('holds');
+                LookAsked::dispatch($progress->learner_id);
 
                 return $progress;
             }
             $this->write($progress, $key, match (true) {
-                $step['reading'] !== null => $this->judge($progress, $step['reading']['kind'], $value ?? ''),
+                $step['reading'] !== null => $this->judge(
+                    $progress,
+                    $step['reading']['kind'],
+                    $value ?? '',
+                    $units ?? $progress->learner->units,
+                ),
                 $step['choice'] !== null => ['value' => $value, 'verdict' => $this->choose($step['choice'], $value)],
                 default => ['value' => null, 'verdict' => 'done'],
             }, $at);
@@ -59,13 +78,14 @@ final class AnswerStep
                 $at ??= CarbonImmutable::now();
                 $hold->update(['opened_at' => $at, 'opened_by' => $by]);
                 $this->write($hold->progress, $hold->step, ['value' => null, 'verdict' => 'done'], $at);
+                StepOpened::dispatch($hold->progress->learner_id);
             }
 
             return $hold;
         });
     }
 
-    /** @param  array{value: string|null, verdict: string, value_mm?: float|null}  $answer */
+    /** @param  array{value: string|null, verdict: string, value_mm?: float|null, units?: 'mm'|'in'}  $answer */
     private function write(Progress $progress, string $key, array $answer, CarbonImmutable $at): void
     {
         $progress->answers = [...$progress->answers, $key => ['value_mm' => null, ...$answer, 'at' => $at->toIso8601ZuluString()]];
@@ -75,16 +95,20 @@ final class AnswerStep
                 'lesson' => $progress->lesson->code,
                 'version' => $progress->lesson->version,
             ], $progress->learner, $at);
+            LessonCompleted::dispatch($progress->learner_id);
         }
         $progress->save();
     }
 
-    /** @return array{value: string, verdict: string, value_mm: float} */
-    private function judge(Progress $progress, string $kind, string $typed): array
+    /**
+     * @param  'mm'|'in'  $units
+     * @return array{value: string, verdict: string, value_mm: float, units: 'mm'|'in'}
+     */
+    private function judge(Progress $progress, string $kind, string $typed, string $units): array
     {
         $scale = $progress->lesson->machine?->depth_scale;
         // A scale is read in its own unit; a caliper in the learner's.
-        $unit = $kind === 'hole_diameter' || $scale === null ? $progress->learner->units : $scale['unit'];
+        $unit = $kind === 'hole_diameter' || $scale === null ? $units : $scale['unit'];
         $value = Reading::parse($typed, $unit);
         $bound = $this->figures->hole($progress->lesson);
         if ($bound === null || $progress->lesson->part === null || $progress->lesson->hole === null) {
@@ -99,7 +123,7 @@ final class AnswerStep
             Length::mm($hole['upper_mm']),
         ))->judge($kind, $value, $progress->reading('scale_touch'));
 
-        return ['value' => trim($typed), 'verdict' => $verdict->value, 'value_mm' => $value->inMm()];
+        return ['value' => trim($typed), 'verdict' => $verdict->value, 'value_mm' => $value->inMm(), 'units' => $unit];
     }
 
     /** @param  list<array{id: string, text: string, right: bool, answer: string}>  $options */

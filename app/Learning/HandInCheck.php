@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Learning;
 
 use App\Competency\RecordEntry;
+use App\Learning\Events\CheckHandedIn;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
@@ -15,15 +16,18 @@ final class HandInCheck
     {
     }
 
-    /** @param  array<string, list<string>>  $answers by question */
-    public function __invoke(Attempt $attempt, array $answers, ?CarbonImmutable $at = null): Attempt
+    /**
+     * @param  array<string, list<string>>  $answers  by question
+     * @param  'mm'|'in'|null  $units  in which the figures were typed; the learner's own where not said
+     */
+    public function __invoke(Attempt $attempt, array $answers, ?string $units = null, ?CarbonImmutable $at = null): Attempt
     {
-        return DB::transaction(function () use ($attempt, $answers, $at): Attempt {
+        return DB::transaction(function () use ($attempt, $answers, $units, $at): Attempt {
             $attempt = Attempt::query()->with(['check', 'learner'])->lockForUpdate()->findOrFail($attempt->id);
             if ($attempt->submitted_at !== null) {
                 return $attempt;
             }
-            $result = $attempt->paper()->mark($answers);
+            $result = $attempt->paper()->mark($answers, $units ?? $attempt->learner->units);
             $at ??= CarbonImmutable::now();
             $attempt->update(['answers' => $answers, 'result' => $result->toArray(), 'submitted_at' => $at]);
             ($this->record)($attempt->learner, null, 'check_attempted', [
@@ -33,6 +37,7 @@ final class HandInCheck
                 'passed' => $result->passed,
                 'score_percent' => $result->scorePercent,
             ], $attempt->learner, $at);
+            CheckHandedIn::dispatch($attempt->learner_id);
 
             return $attempt;
         });

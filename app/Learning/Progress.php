@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 /**
  * Where one learner is in one lesson.
  *
- * @phpstan-type Answer array{value: string|null, verdict: string|null, value_mm: float|null, at: string}
+ * @phpstan-type Answer array{value: string|null, verdict: string|null, value_mm: float|null, units?: 'mm'|'in', at: string}
  *
  * @property string $id
  * @property int $learner_id

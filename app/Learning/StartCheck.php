@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Learning;
 
 use App\People\User;
+use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
@@ -13,12 +14,22 @@ final class StartCheck
 {
     private const TRIES = 20;
 
-    /** An attempt that was started and not handed in goes on; so does one whose id was sent before. */
+    /**
+     * An attempt that was started and not handed in goes on; so does one whose id was sent before. However many ask at
+     * once, there is one paper.
+     *
+     * @throws Refusal `id_used` when the id is somebody else's or another check's
+     */
     public function __invoke(User $learner, Check $check, string $id): Attempt
     {
         return DB::transaction(function () use ($learner, $check, $id): Attempt {
-            $open = Attempt::query()->where('learner_id', $learner->id)->where('check_id', $check->id)
-                ->where(static fn ($query) => $query->whereNull('submitted_at')->orWhere('id', $id))->lockForUpdate()->first();
+            User::query()->whereKey($learner->id)->lockForUpdate()->firstOrFail();
+            $known = Attempt::query()->find($id);
+            if ($known !== null && ($known->learner_id !== $learner->id || $known->check_id !== $check->id)) {
+                throw Refusal::idUsed();
+            }
+            $open = $known ?? Attempt::query()->where('learner_id', $learner->id)->where('check_id', $check->id)
+                ->whereNull('submitted_at')->first();
             if ($open !== null) {
                 return $open->setRelation('check', $check);
             }

@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\People\Events\PinChanged;
+use App\People\Events\PinReset;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 
-/** Re-authentication at the moment of signing. Five wrong PINs lock it for a quarter of an hour. */
+/** Re-authentication at the moment of signing. Five wrong PINs lock it for a quarter of an hour, also fifty at once. */
 final class Pin
 {
     public const FAILURES_ALLOWED = 5;
@@ -16,37 +19,73 @@ final class Pin
     private const LOCKED_MINUTES = 15;
 
     /**
-     * Counts a failure outside any transaction of the caller: a refused signature must not undo the count.
+     * Every try is counted before the PIN is looked at, in one statement, and the count is taken back by the right one:
+     * so however many are sent at once, no more than five are looked at. Outside any transaction of the caller, since a
+     * refused signature must not undo the count.
      *
      * @throws Refusal `pin_not_set`, `pin_wrong` or `pin_locked`
      */
     public function confirm(User $user, #[\SensitiveParameter] string $pin): void
     {
-        $now = CarbonImmutable::now();
         if ($user->pin_hash === null) {
-            throw Refusal::forbidden('pin_not_set', 'You have no signing PIN yet. The shop lead can set one.');
+            throw Refusal::forbidden('pin_not_set', 'You have no signing PIN. Set one under your name, at the top of the page.');
         }
-        if ($user->pin_locked_until !== null && $now->lessThan($user->pin_locked_until)) {
-            throw $this->locked($user->pin_locked_until);
-        }
+        $tries = $this->countTry($user);
         if (Hash::check($pin, $user->pin_hash)) {
-            $user->update(['pin_failures' => 0, 'pin_locked_until' => null]);
+            User::query()->whereKey($user->id)->update(['pin_failures' => 0, 'pin_locked_until' => null]);
 
             return;
         }
-        $failures = $user->pin_failures + 1;
-        if ($failures >= self::FAILURES_ALLOWED) {
-            $until = $now->addMinutes(self::LOCKED_MINUTES);
-            $user->update(['pin_failures' => 0, 'pin_locked_until' => $until]);
-            throw $this->locked($until);
-        }
-        $user->update(['pin_failures' => $failures]);
-        $left = self::FAILURES_ALLOWED - $failures;
-        throw Refusal::forbidden('pin_wrong', sprintf('That PIN is not right. %d %s left before it is locked.', $left, $left === 1 ? 'attempt' : 'attempts'));
+        $left = self::FAILURES_ALLOWED - $tries;
+        throw $left > 0
+            ? Refusal::forbidden(
+                'pin_wrong',
+                sprintf('That PIN is not right. %d %s left before it is locked.', $left, $left === 1 ? 'attempt' : 'attempts'),
+            )
+            : $this->locked($user);
     }
 
-    private function locked(CarbonImmutable $until): Refusal
+    /** The owner sets their own, after their password was asked again. */
+    public function change(User $user, #[\SensitiveParameter] string $pin): void
     {
+        DB::transaction(function () use ($user, $pin): void {
+            $user->update(['pin_hash' => $pin, 'pin_set_at' => CarbonImmutable::now(), 'pin_failures' => 0, 'pin_locked_until' => null]);
+            PinChanged::dispatch($user->id);
+        });
+    }
+
+    /** The shop lead takes a PIN away; its owner sets a new one. */
+    public function reset(User $user): void
+    {
+        DB::transaction(function () use ($user): void {
+            $user->update(['pin_hash' => null, 'pin_set_at' => null, 'pin_failures' => 0, 'pin_locked_until' => null]);
+            PinReset::dispatch($user->id);
+        });
+    }
+
+    /**
+     * @return int which try this is, from 1
+     *
+     * @throws Refusal `pin_locked`
+     */
+    private function countTry(User $user): int
+    {
+        $now = CarbonImmutable::now();
+        $counted = DB::selectOne(<<<'SQL'
+            UPDATE people_users SET
+                pin_failures = CASE WHEN pin_locked_until IS NULL THEN pin_failures + 1 ELSE 1 END,
+                pin_locked_until = CASE WHEN pin_locked_until IS NULL AND pin_failures + 1 >= ? THEN ?::timestamptz END
+            WHERE id = ? AND (pin_locked_until IS NULL OR pin_locked_until <= ?)
+            RETURNING pin_failures
+            SQL, [self::FAILURES_ALLOWED, $now->addMinutes(self::LOCKED_MINUTES)->toIso8601String(), $user->id, $now->toIso8601String()]);
+
+        return is_object($counted) && isset($counted->pin_failures) ? (int) $counted->pin_failures : throw $this->locked($user);
+    }
+
+    private function locked(User $user): Refusal
+    {
+        $until = $user->refresh()->pin_locked_until ?? CarbonImmutable::now()->addMinutes(self::LOCKED_MINUTES);
+
         return Refusal::tooMany('pin_locked', sprintf('The PIN is locked after %d wrong attempts. Try again after %s UTC, or ask the shop lead.', self::FAILURES_ALLOWED, $until->utc()->format('H:i')));
     }
 }

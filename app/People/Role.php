@@ -9,4 +9,5 @@ enum Role: string
     case Lead = 'lead';
     case Instructor = 'instructor';
     case Learner = 'learner';
+    case Auditor = 'auditor';
 }

@@ -7,6 +7,7 @@ namespace App\People;
 use App\Competency\Permit;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
@@ -22,11 +23,13 @@ use Illuminate\Notifications\Notifiable;
  * @property bool $active
  * @property 'mm'|'in' $units
  * @property string|null $pin_hash
+ * @property CarbonImmutable|null $pin_set_at
  * @property int $pin_failures
  * @property CarbonImmutable|null $pin_locked_until
  * @property CarbonImmutable|null $born_on
  * @property CarbonImmutable|null $guardian_acknowledged_on
  * @property Cohort|null $cohort
+ * @property Collection<int, Permit> $signsFor
  */
 final class User extends Authenticatable
 {
@@ -46,6 +49,7 @@ final class User extends Authenticatable
             'password' => 'hashed',
             'pin_hash' => 'hashed',
             'pin_locked_until' => 'immutable_datetime',
+            'pin_set_at' => 'immutable_datetime',
             'born_on' => 'immutable_date',
             'guardian_acknowledged_on' => 'immutable_date',
         ];
@@ -53,12 +57,23 @@ final class User extends Authenticatable
 
     public function teaches(): bool
     {
-        return $this->active && $this->role !== Role::Learner;
+        return $this->active && in_array($this->role, [Role::Lead, Role::Instructor], true);
     }
 
     public function leads(): bool
     {
         return $this->active && $this->role === Role::Lead;
+    }
+
+    /** Reads records, changes and alerts of the whole shop, and changes nothing. */
+    public function audits(): bool
+    {
+        return $this->active && $this->role === Role::Auditor;
+    }
+
+    public function isUnderAge(): bool
+    {
+        return $this->born_on !== null && $this->born_on->age < 18;
     }
 
     public function learns(): bool
@@ -80,6 +95,18 @@ final class User extends Authenticatable
     public function signsFor(): BelongsToMany
     {
         return $this->belongsToMany(Permit::class, 'competency_authorisations');
+    }
+
+    /** Teaches, and is authorised to sign for that permit. */
+    public function signs(Permit $permit): bool
+    {
+        return $this->teaches() && $this->signsFor()->whereKey($permit->id)->exists();
+    }
+
+    /** Teaches, and is authorised to sign for some permit. */
+    public function signsAtAll(): bool
+    {
+        return $this->teaches() && $this->signsFor()->exists();
     }
 
     /**

@@ -5,7 +5,9 @@ declare(strict_types=1);
 use App\People\Http\MailboxController;
 use App\People\Http\MeController;
 use App\People\Http\PasswordResetController;
+use App\People\Http\PinController;
 use App\People\Http\SessionController;
+use App\People\Http\StaffController;
 use Illuminate\Support\Facades\Route;
 
 Route::post('session', [SessionController::class, 'store']);
@@ -19,4 +21,10 @@ Route::get('me', [MeController::class, 'show']);
 Route::middleware('auth')->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::patch('me', [MeController::class, 'update']);
+    Route::put('me/pin', [PinController::class, 'update'])->can('teach');
+    Route::middleware('can:lead')->group(function (): void {
+        Route::get('everybody', [StaffController::class, 'index']);
+        Route::patch('everybody/{person}', [StaffController::class, 'update']);
+        Route::delete('everybody/{person}/pin', [StaffController::class, 'resetPin']);
+    });
 });

@@ -17,7 +17,7 @@ final class SavePlan
      * @param  array{name: string, kind: PlanKind, request: array<string, mixed>, part_id?: int|null, lessons?: list<string>, sheets?: list<string>}  $given
      * @param  'mm'|'in'  $units  that the request was typed in
      *
-     * @throws Refusal `not_yours`
+     * @throws Refusal `not_yours`, `id_used` when the id is a plan's of another kind, or of one that was removed
      * @throws ValidationException|CoreException when it cannot be planned at all
      */
     public function __invoke(string $id, array $given, User $user, string $units): Plan
@@ -26,9 +26,12 @@ final class SavePlan
         $answer = $given['kind']->wanted()::of($request, $units)->plan()->toArray();
 
         return DB::transaction(function () use ($id, $given, $request, $answer, $user): Plan {
-            $plan = Plan::query()->with('owner')->lockForUpdate()->find($id);
+            $plan = Plan::withTrashed()->with('owner')->lockForUpdate()->find($id);
             if ($plan !== null && ! $plan->isChangedBy($user)) {
                 throw Refusal::forbidden('not_yours', 'This plan is somebody else\'s. Copy it, and change the copy.');
+            }
+            if ($plan !== null && ($plan->trashed() || $plan->kind !== $given['kind'])) {
+                throw Refusal::idUsed();
             }
             $plan ??= new Plan(['id' => $id, 'owner_id' => $user->id, 'kind' => $given['kind']]);
             $plan->fill(['name' => $given['name'], 'request' => $request, 'answer' => $answer, 'part_id' => $given['part_id'] ?? null])->save();

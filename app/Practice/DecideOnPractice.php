@@ -6,6 +6,7 @@ namespace App\Practice;
 
 use App\Competency\RecordEntry;
 use App\People\User;
+use App\Practice\Events\PracticeDecided;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -43,6 +44,8 @@ final class DecideOnPractice
                     'entry' => $entry->id,
                 ], $by, $at);
             }
+
+            PracticeDecided::dispatch($entry->learner_id);
 
             return $entry;
         });

@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property string $id
  * @property int $learner_id
+ * @property int $machine_id
  * @property string $exercise
  * @property int $minutes
  * @property CarbonImmutable $done_on
@@ -41,6 +42,20 @@ final class Entry extends Model
     protected function casts(): array
     {
         return ['done_on' => 'immutable_date', 'decided_at' => 'immutable_datetime'];
+    }
+
+    /** @param  array{exercise: string, minutes: int, done_on: string, note?: string|null}  $exercise */
+    public function says(User $learner, Machine $machine, array $exercise): bool
+    {
+        return [$this->learner_id, $this->machine_id, $this->exercise, $this->minutes, $this->done_on->toDateString(), (string) $this->note]
+            === [
+                $learner->id,
+                $machine->id,
+                $exercise['exercise'],
+                (int) $exercise['minutes'],
+                $exercise['done_on'],
+                (string) ($exercise['note'] ?? ''),
+            ];
     }
 
     /** @return BelongsTo<User, $this> */

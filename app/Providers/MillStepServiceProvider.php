@@ -4,16 +4,32 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Competency\Events\EntryCorrected;
+use App\Competency\Events\LedgerBroken;
+use App\Competency\Events\PermitHeld;
+use App\Competency\Events\PermitRevoked;
+use App\Gate\Events\BadgesGuessed;
+use App\Gate\Events\PresenceChanged;
+use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\Token;
+use App\Live\Push;
+use App\People\Events\PersonDeactivated;
 use App\People\MailboxTransport;
 use App\People\User;
+use App\Records\Listeners\AlertLead;
+use App\Workshop\Events\MachineTakenOutOfService;
+use App\Workshop\Events\PolicyChanged;
+use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
@@ -26,6 +42,7 @@ final class MillStepServiceProvider extends ServiceProvider
     public function register(): void
     {
         Date::use(CarbonImmutable::class);
+        $this->app->singleton(Push::class);
         Sanctum::usePersonalAccessTokenModel(Token::class);
     }
 
@@ -36,17 +53,58 @@ final class MillStepServiceProvider extends ServiceProvider
         // Roles, for what is not about one record.
         Gate::define('teach', static fn (User $user): bool => $user->teaches());
         // Learners see their own record and nobody else's.
-        Gate::define('view-record', static fn (User $user, User $learner): bool => $learner->learns() && ($user->teaches() || $user->is($learner)));
+        Gate::define(
+            'view-record',
+            static fn (User $user, User $learner): bool => $learner->learns()
+                && ($user->teaches() || $user->audits() || $user->is($learner)),
+        );
+        // A machine's screen or reader is paired, and revoked, by the lead or by whoever may sign for what the machine takes.
+        Gate::define('pair', static fn (User $user, Machine $machine): bool => $user->leads()
+            || ($user->teaches() && $user->signsFor()->whereKey($machine->permits->modelKeys())->exists()));
+        Gate::define('audit', static fn (User $user): bool => $user->leads() || $user->audits());
         Gate::define('lead', static fn (User $user): bool => $user->leads());
 
         // What is no number, or no UUID, names nothing: it is not found, and the database is not asked.
-        foreach (['bar', 'hold', 'learner', 'tool'] as $number) {
+        foreach (['bar', 'device', 'hold', 'learner', 'person', 'tool', 'alert'] as $number) {
             Route::pattern($number, '[0-9]{1,18}');
         }
 
+        $this->listen();
+
         RateLimiter::for('reset', static fn (Request $request) => Limit::perMinute(5)->by($request->ip()));
-        RateLimiter::for('gate', static fn (Request $request) => Limit::perMinute(120)->by((string) $request->user()?->getKey()));
+        // By device: several may stand behind one address.
+        RateLimiter::for(
+            'gate-screen',
+            static fn (Request $request) => Limit::perMinute(600)->by('screen:'.$request->user('device')?->getKey()),
+        );
+        RateLimiter::for(
+            'gate-reads',
+            static fn (Request $request) => Limit::perMinute(60)->by('reads:'.$request->user('device')?->getKey()),
+        );
         ResetPassword::createUrlUsing(static fn (User $user, string $token): string => rtrim((string) config('app.url'), '/').'/reset/'.$token.'?email='.urlencode($user->email));
         Mail::extend('mailbox', static fn (): MailboxTransport => new MailboxTransport);
+    }
+
+    /** Which room cares about what happened in another. */
+    private function listen(): void
+    {
+        Event::listen([
+            PermitHeld::class,
+            PermitRevoked::class,
+            EntryCorrected::class,
+            MachineTakenOutOfService::class,
+            PersonDeactivated::class,
+            PresenceChanged::class,
+            PolicyChanged::class,
+        ], ReviewOpenTurns::class);
+        Event::listen([LedgerBroken::class, BadgesGuessed::class], AlertLead::class);
+        Event::listen('App\\*', Push::class);
+        // The database writes down who changed what (records_audit); here it is told who.
+        Event::listen(TransactionBeginning::class, static function (TransactionBeginning $beginning): void {
+            $user = Auth::guard('web')->hasUser() ? Auth::guard('web')->user() : null;
+            if ($user instanceof User && $beginning->connection->getDriverName() === 'pgsql') {
+                $beginning->connection->getPdo()->exec("SET LOCAL millstep.actor = '{$user->id}'");
+            }
+        });
     }
 }

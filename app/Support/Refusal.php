@@ -25,6 +25,12 @@ final class Refusal extends \RuntimeException
         return new self($reason, $message, 403);
     }
 
+    /** An id is made once for one thing. Met again with another it is refused, so that nothing is lost behind a false yes. */
+    public static function idUsed(): self
+    {
+        return new self('id_used', 'This was sent before as something else, so nothing was written. Enter it again.', 409);
+    }
+
     public static function tooMany(string $reason, string $message): self
     {
         return new self($reason, $message, 429);

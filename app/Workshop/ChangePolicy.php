@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\People\User;
+use App\Support\PowerLock;
+use App\Workshop\Events\PolicyChanged;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -27,13 +29,22 @@ final class ChangePolicy
         }
 
         return DB::transaction(static function () use ($settings, $note, $by): Policy {
+            PowerLock::forRestriction();
             $now = Policy::current();
             // Sent twice, it is one change.
             if ($now !== null && self::canonical($now->settings) === self::canonical($settings)) {
                 return $now;
             }
 
-            return Policy::query()->create(['settings' => $settings, 'note' => $note, 'set_by' => $by->id, 'in_force_from' => CarbonImmutable::now()]);
+            $policy = Policy::query()->create([
+                'settings' => $settings,
+                'note' => $note,
+                'set_by' => $by->id,
+                'in_force_from' => CarbonImmutable::now(),
+            ]);
+            PolicyChanged::dispatch($policy->id);
+
+            return $policy;
         });
     }
 

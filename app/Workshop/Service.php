@@ -14,6 +14,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * A machine taken out of service or put back, with the reason.
  *
  * @property string $id
+ * @property int $machine_id
+ * @property int|null $said_by
  * @property bool $in_service
  * @property string $reason
  * @property CarbonImmutable $at
@@ -32,6 +34,11 @@ final class Service extends Model
     protected function casts(): array
     {
         return ['in_service' => 'boolean', 'at' => 'immutable_datetime'];
+    }
+
+    public function says(Machine $machine, bool $inService, string $reason, User $by): bool
+    {
+        return [$this->machine_id, $this->in_service, $this->reason, $this->said_by] === [$machine->id, $inService, $reason, $by->id];
     }
 
     /** @return BelongsTo<User, $this> */

@@ -1,7 +1,7 @@
 # What the product is built from: Debian packages, Composer packages, npm packages, the built front end.
 # Each step leaves a stamp, so that a second run does nothing and needs no network.
 
-APT_PACKAGES="git curl unzip ca-certificates postgresql postgresql-client nginx-light composer php-league-config
+APT_PACKAGES="git curl unzip ca-certificates postgresql postgresql-client nginx-light libnginx-mod-nchan composer php-league-config
   php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-intl php8.2-xml php8.2-curl php8.2-zip php8.2-bcmath nodejs npm"
 
 stamp_of() { cat "$@" | sha256sum | cut -d' ' -f1; }

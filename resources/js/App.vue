@@ -1,5 +1,9 @@
 <script setup lang="ts">
 import ShopFrame from './people/ShopFrame.vue';
+import SignInAgain from './people/SignInAgain.vue';
+import { sessionLost, watchSession } from './people/useSession';
+
+watchSession();
 </script>
 
 <template>
@@ -8,5 +12,6 @@ import ShopFrame from './people/ShopFrame.vue';
     <ShopFrame v-else>
       <component :is="Component" :key="route.path" />
     </ShopFrame>
+    <SignInAgain v-if="sessionLost && !route.meta.bare" />
   </RouterView>
 </template>

@@ -78,6 +78,9 @@ export const router = createRouter({
     { path: '/workshop/cribs', name: 'cribs', component: () => import('./workshop/CribsPage.vue') },
     { path: '/workshop/materials', name: 'materials', component: () => import('./workshop/MaterialsPage.vue') },
     { path: '/workshop/policy', name: 'policy', component: () => import('./workshop/PolicyPage.vue') },
+    { path: '/workshop/devices', name: 'devices', component: () => import('./gate/DevicesPage.vue') },
+    { path: '/records', name: 'changes', component: () => import('./records/ChangesPage.vue') },
+    { path: '/records/people', name: 'people', component: () => import('./people/PeoplePage.vue') },
     { path: '/workshop/file', name: 'workshop-file', component: () => import('./workshop/WorkshopFilePage.vue') },
     {
       path: '/gate/:machine',

@@ -4,25 +4,41 @@
 declare(strict_types=1);
 
 /*
- * Stand-in for a badge reader with a machine interlock. Posts each badge to the gate with the device's token
- * and shows the answer. The interlock closes for an allowed decision and for nothing else: whatever cannot be
- * asked, understood or trusted leaves it open.
+ * Stand-in for a badge reader with a machine interlock. Asks the gate every second what the interlock is to do, posts each
+ * badge with what is meant by it, and shows the answers. A badge is a finish while the machine has power and a start else; a
+ * read whose answer got lost is asked for again under its id, and no other badge is read meanwhile.
  *
  *   MILLSTEP_URL=http://127.0.0.1:8000 MILLSTEP_DEVICE_TOKEN=… php stand-ins/badge-reader/reader.php
- *       then one badge code a line; end with Ctrl-D
- *   … reader.php --once CODE [--companion CODE] [--material M] [--operation O] [--diameter MM]
+ *       then one badge code a line; "hand over CODE" ends the turn of whoever has the machine; end with Ctrl-D
+ *   … reader.php --once CODE [--intent start|finish|hand_over] [--companion CODE]
+ *       [--material M] [--thickness MM] [--operation O] [--diameter MM]
+ *
+ * What it says will be made, where nothing else is given: a 6 mm hole drilled in 8 mm mild steel.
  */
 
-const WORDS = ['alone' => 'Alone', 'supervised' => 'With supervision', 'no' => 'No'];
-const TIMEOUT_S = 5;
+require __DIR__.'/Interlock.php';
 
-$options = getopt('', ['once:', 'companion:', 'material:', 'operation:', 'diameter:']);
-$url = getenv('MILLSTEP_URL') ?: 'http://127.0.0.1:8000';
+use MillStep\StandIns\Interlock;
+
+const WORDS = ['alone' => 'Alone', 'supervised' => 'With supervision', 'no' => 'No'];
+const TIMEOUT_S = 3;
+const POLL_S = 1;
+const GIVEN_UP_S = 60;
+
+$options = getopt('', ['once:', 'intent:', 'companion:', 'material:', 'thickness:', 'operation:', 'diameter:']);
+$url = rtrim(getenv('MILLSTEP_URL') ?: 'http://127.0.0.1:8000', '/');
 $token = getenv('MILLSTEP_DEVICE_TOKEN') ?: '';
 if ($token === '' || $options === false) {
     fwrite(STDERR, "Set MILLSTEP_DEVICE_TOKEN to the token that the gate gave this reader when it was paired.\n");
     exit(2);
 }
+$said = static fn (string $key, string $default): string => is_string($options[$key] ?? null) ? $options[$key] : $default;
+$request = [
+    'material' => $said('material', 'mild_steel'),
+    'thickness_mm' => (float) $said('thickness', '8'),
+    'operation' => $said('operation', 'drill'),
+    'diameter_mm' => (float) $said('diameter', '6'),
+];
 
 /** A UUIDv7, so that a read that is sent again is the same read. */
 function uuid7(): string
@@ -35,54 +51,112 @@ function uuid7(): string
 }
 
 /**
- * @param  array<string, mixed>  $body
- * @return array<string, mixed>|null null when the gate did not answer properly
+ * @param  array<string, mixed>|null  $body  null: a question
+ * @return array{int, mixed} status, 0 when there was no answer within three seconds, and the decoded body
  */
-function ask(string $url, string $token, array $body): ?array
+function ask(string $url, string $token, ?array $body): array
 {
     $context = stream_context_create(['http' => [
-        'method' => 'POST',
-        'header' => "Authorization: Bearer $token\r\nContent-Type: application/json\r\nAccept: application/json\r\n",
-        'content' => json_encode($body, JSON_THROW_ON_ERROR),
+        'method' => $body === null ? 'GET' : 'POST',
+        'header' => "Authorization: Bearer $token\r\nContent-Type: application/json\r\nAccept: application/json\r\nConnection: close\r\n",
+        'content' => $body === null ? '' : json_encode($body, JSON_THROW_ON_ERROR),
         'timeout' => TIMEOUT_S,
         'ignore_errors' => true,
     ]]);
-    $answer = @file_get_contents(rtrim($url, '/').'/api/gate/reads', false, $context);
-    $decoded = $answer === false ? null : json_decode($answer, true);
+    $until = microtime(true) + TIMEOUT_S;
+    $stream = @fopen($url, 'r', false, $context);
+    if ($stream === false) {
+        return [0, null];
+    }
+    // A server that drips its answer is one that hangs.
+    stream_set_blocking($stream, false);
+    $text = '';
+    while (! feof($stream) && microtime(true) < $until) {
+        $text .= (string) fread($stream, 8192);
+        feof($stream) || usleep(5_000);
+    }
+    $whole = feof($stream);
+    $headers = stream_get_meta_data($stream)['wrapper_data'] ?? [];
+    fclose($stream);
+    $status = preg_match('#^HTTP/\S+ (\d{3})#', (string) ($headers[0] ?? ''), $found) === 1 ? (int) $found[1] : 0;
 
-    return is_array($decoded) && isset($decoded['event'], $decoded['interlock']) ? $decoded : null;
+    return $whole ? [$status, json_decode($text, true)] : [0, null];
 }
 
-/** @param  array<string, mixed>|null  $answer */
-function show(?array $answer): void
+/** @param  mixed  $answer  believed, or null */
+function show(mixed $answer, bool $on): void
 {
-    $on = $answer !== null && $answer['event'] === 'decision' && $answer['interlock'] === 'on'
-        && in_array($answer['decision'], ['alone', 'supervised'], true);
-    $word = match ($answer['event'] ?? null) {
-        null => 'No: the gate did not answer',
+    $word = match (is_array($answer) ? ($answer['event'] ?? null) : null) {
         'decision' => WORDS[$answer['decision']] ?? 'No',
+        'asks' => 'No: say what is to be made ('.implode(', ', $answer['asks']).')',
+        'in_use' => 'In use by '.$answer['holder'],
         'present' => 'On the floor',
-        default => 'Finished',
+        'finished' => 'Finished',
+        default => 'No: the gate did not answer',
     };
-    $why = $answer === null || $answer['reasons'] === [] ? '' : '  ('.implode(', ', $answer['reasons']).')';
-    printf("%s%s%s\n    interlock %s\n", $word, isset($answer['person']) ? ': '.$answer['person'] : '', $why, $on ? 'ON' : 'off');
+    $reasons = is_array($answer) ? (array) ($answer['reasons'] ?? []) : [];
+    $person = is_array($answer) && isset($answer['person']) ? ': '.$answer['person'] : '';
+    printf("%s%s%s\n    interlock %s\n", $word, $person, $reasons === [] ? '' : '  ('.implode(', ', $reasons).')', $on ? 'ON' : 'off');
 }
 
-$request = array_filter([
-    'material' => $options['material'] ?? null,
-    'operation' => $options['operation'] ?? null,
-    'diameter_mm' => isset($options['diameter']) ? (float) $options['diameter'] : null,
-], static fn ($value): bool => $value !== null);
-$read = static fn (string $badge): ?array => ask($url, $token, ['id' => uuid7(), 'badge' => $badge, 'companion_badge' => $options['companion'] ?? null, 'request' => $request ?: null]);
+$interlock = new Interlock;
+
+/** @return mixed the believed answer, or null */
+$read = static function (array $body) use ($url, $token, $interlock): mixed {
+    $askedAt = microtime(true);
+    [$status, $answer] = ask("$url/api/gate/reads", $token, $body);
+    if ($interlock->hear($status, $answer, ['id' => (string) $body['id']], $askedAt)) {
+        return $answer;
+    }
+
+    return $status >= 400 && $status < 500 ? ['refused' => is_array($answer) ? ($answer['message'] ?? '') : ''] : null;
+};
+$bodyFor = static fn (string $badge, string $intent): array => [
+    'id' => uuid7(), 'intent' => $intent, 'badge' => $badge, 'companion_badge' => $options['companion'] ?? null, 'request' => $request,
+];
 
 if (isset($options['once'])) {
-    show($read(is_string($options['once']) ? $options['once'] : ''));
+    $answer = $read($bodyFor($said('once', ''), $said('intent', 'start')));
+    isset($answer['refused']) ? printf("No: %s\n    interlock off\n", $answer['refused']) : show($answer, $interlock->isOn(microtime(true)));
     exit(0);
 }
+
 echo "Badge reader at $url. Interlock off. Hold a badge to it: type its code.\n";
-while (($line = fgets(STDIN)) !== false) {
-    if (trim($line) !== '') {
-        show($read(trim($line)));
+$wasOn = false;
+$pending = null;
+$nextPoll = 0.0;
+while (true) {
+    $now = microtime(true);
+    if ($pending !== null) {
+        $answer = $read($pending['body']);
+        if ($answer !== null || $now - $pending['since'] > GIVEN_UP_S) {
+            isset($answer['refused']) ? printf("No: %s\n", $answer['refused']) : show($answer, $interlock->isOn(microtime(true)));
+            $pending = null;
+        }
+    } elseif ($now >= $nextPoll) {
+        $nonce = uuid7();
+        [$status, $state] = ask("$url/api/gate/screen?nonce=$nonce", $token, null);
+        $interlock->hear($status, $state, ['nonce' => $nonce], $now);
+    }
+    $nextPoll = $now >= $nextPoll ? $now + POLL_S : $nextPoll;
+    if ($interlock->isOn(microtime(true)) !== $wasOn) {
+        $wasOn = ! $wasOn;
+        printf("    interlock %s\n", $wasOn ? 'ON' : 'off');
+    }
+    $streams = [STDIN];
+    $none = null;
+    if (stream_select($streams, $none, $none, 0, 200_000) > 0) {
+        $line = fgets(STDIN);
+        if ($line === false) {
+            break;
+        }
+        $badge = trim($line);
+        if ($badge !== '' && $pending === null) {
+            $handsOver = preg_match('/^hand over (.+)$/', $badge, $found) === 1;
+            $intent = $handsOver ? 'hand_over' : ($wasOn ? 'finish' : 'start');
+            $pending = ['body' => $bodyFor($handsOver ? $found[1] : $badge, $intent), 'since' => microtime(true)];
+        }
     }
 }
+$interlock->off();
 echo "    interlock off\n";

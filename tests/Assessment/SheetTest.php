@@ -32,7 +32,7 @@ it('is kept half filled, and opened again where it was left', function (): void 
     put($this, 'pos-A', ['dx' => '0.1'])->assertOk();
     $again = $this->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])->assertCreated();
     expect($again->json('id'))->toBe($this->attempt)->and($again->json('criteria.0.mark'))->toBe(['result' => 'met'])
-        ->and(collect($again->json('criteria'))->firstWhere('id', 'pos-A'))->mark->toBe(['dx_mm' => 0.1, 'typed_dx' => '0.1'])->judged->toBeNull();
+        ->and(collect($again->json('criteria'))->firstWhere('id', 'pos-A'))->mark->toEqual(['dx_mm' => 0.1, 'typed_dx' => '0.1', 'units' => 'mm'])->judged->toBeNull();
 });
 
 it('is scored by the core and concluded once', function (): void {
@@ -53,9 +53,16 @@ it('comes to what its marks come to', function (array $marks, string $outcome): 
 })->with([
     'a critical slip stops' => [['key' => ['result' => 'not_met']], 'stopped'],
     'a prompt that stops' => [['held' => ['result' => 'prompted']], 'stopped'],
-    'a prompt that does not' => [['eyes' => ['result' => 'prompted']], 'passed'],
+    'a prompt on eyes' => [['eyes' => ['result' => 'prompted']], 'stopped'],
+    'a prompt on standstill' => [['standstill' => ['result' => 'prompted']], 'stopped'],
+    'a prompt on chips' => [['chips' => ['result' => 'prompted']], 'stopped'],
+    'a prompt that does not' => [['clothing' => ['result' => 'prompted']], 'passed'],
+    'a wrong speed chosen' => [['speed' => ['result' => 'not_met']], 'passed'],
+    'a speed set in the wrong state' => [['speed-state' => ['result' => 'not_met']], 'stopped'],
+    'one hole out' => [['dia-M' => ['value' => '10.6']], 'not_yet'],
+    'one hole out of place' => [['pos-B' => ['dx' => '0.5', 'dy' => '0']], 'not_yet'],
     'a reading at the limit' => [['dia-A' => ['value' => '9.3']], 'incomplete'],
-    'too much missing' => [['speed' => ['result' => 'not_met'], 'eased' => ['result' => 'not_met'], 'pilot' => ['result' => 'not_met'], 'dia-A' => ['value' => '9.6'], 'dia-C' => ['value' => '9.6']], 'not_yet'],
+    'too much missing' => [['eased' => ['result' => 'not_met'], 'pilot' => ['result' => 'not_met'], 'tried' => ['result' => 'not_met'], 'machine' => ['result' => 'not_met'], 'drill' => ['result' => 'not_met'], 'lubricant' => ['result' => 'not_met'], 'speed' => ['result' => 'not_met'], 'why-1' => ['result' => 'not_met'], 'why-2' => ['result' => 'not_met'], 'why-3' => ['result' => 'not_met'], 'deburred' => ['result' => 'not_met'], 'clean' => ['result' => 'not_met'], 'clothing' => ['result' => 'prompted'], 'path' => ['result' => 'prompted'], 'chips' => ['result' => 'met'], 'speed-state' => ['result' => 'prompted']], 'not_yet'],
     'a mark taken back' => [['eyes' => ['result' => null]], 'incomplete'],
 ]);
 
@@ -69,4 +76,35 @@ it('is read by its learner and nobody else\'s', function (): void {
     $this->actingAs($this->learner)->getJson("/api/assessment/attempts/{$this->attempt}")->assertOk();
     put($this, 'eyes', ['result' => 'met'])->assertForbidden();
     $this->actingAs($this->person())->getJson("/api/assessment/attempts/{$this->attempt}")->assertForbidden();
+});
+
+it('cannot be passed with a part that is out, however well it was made', function (): void {
+    fillSheet($this);
+    foreach (['A', 'B', 'C', 'D', 'M'] as $hole) {
+        put($this, "dia-$hole", ['value' => '11'])->assertOk();
+        $last = put($this, "pos-$hole", ['dx' => '2', 'dy' => '2'])->assertOk();
+    }
+    expect($last->json('score'))->outcome->toBe('not_yet')->score_percent->toEqual(50);
+});
+
+it('says of every observed point what met, prompted and not met look like, and weighs the part as much as the work', function (): void {
+    $criteria = collect(Attempt::query()->with('sheet')->findOrFail($this->attempt)->sheet->criteria);
+    foreach ($criteria->where('kind', 'observed') as $criterion) {
+        expect($criterion['levels'])->toHaveKeys(['met', 'prompted', 'not_met']);
+    }
+    expect($criteria->where('kind', 'measured')->sum('weight'))->toEqual($criteria->where('kind', 'observed')->sum('weight'))
+        ->and($criteria->where('kind', 'measured')->pluck('hole')->unique()->values()->all())->toBe(['A', 'B', 'C', 'D', 'M']);
+});
+
+it('keeps a reading with the unit in which it was typed', function (): void {
+    $this->by->update(['units' => 'in']);
+    put($this, 'pos-A', ['dx' => '0.2', 'dy' => '0.1', 'units' => 'mm'])->assertOk();
+    $mark = Attempt::query()->findOrFail($this->attempt)->marks['pos-A'];
+    expect($mark)->toMatchArray(['dx_mm' => 0.2, 'dy_mm' => 0.1, 'units' => 'mm']);
+    put($this, 'dia-A', ['value' => '.359'])->assertOk();
+    expect(Attempt::query()->findOrFail($this->attempt)->marks['dia-A'])->toMatchArray(['units' => 'in', 'typed' => '.359']);
+});
+
+it('refuses an id that is another learner\'s sheet', function (): void {
+    $this->postJson('/api/assessment/attempts', ['id' => $this->attempt, 'sheet' => 'PS-through-holes', 'learner_id' => $this->person()->id])->assertConflict()->assertJsonPath('code', 'id_used');
 });

@@ -8,8 +8,8 @@ use Illuminate\Support\Facades\Route;
 /** Every route that is not for guests or devices, with what stands in its braces. */
 function guardedRoutes(): array
 {
-    $open = ['api/people/session', 'api/people/password-reset', 'api/people/mailbox', 'api/people/me', 'api/{missing}'];
-    $device = ['api/gate/screen', 'api/gate/reads', 'api/gate/demo-badges'];
+    $open = ['api/people/session', 'api/people/password-reset', 'api/people/mailbox', 'api/people/me', 'api/live/channels/{channel}', 'api/{missing}'];
+    $device = ['api/gate/screen', 'api/gate/reads', 'api/gate/demo-badges', 'api/gate/renewal'];
 
     return collect(Route::getRoutes()->getRoutes())
         ->filter(fn ($route) => str_starts_with($route->uri(), 'api/') && ! in_array($route->uri(), [...$open, ...$device], true))
@@ -25,7 +25,7 @@ it('lets no guest past the door', function (): void {
 });
 
 it('takes no person\'s session for a device, and no unknown token', function (): void {
-    $this->actingAs($this->instructor())->postJson('/api/gate/reads', ['id' => fake_uuid(), 'badge' => 'X'])->assertUnauthorized();
+    $this->actingAs($this->instructor())->postJson('/api/gate/reads', ['id' => fake_uuid(), 'intent' => 'start', 'badge' => 'X'])->assertUnauthorized();
     $this->withToken('1|wrong')->getJson('/api/gate/screen')->assertUnauthorized();
 });
 

@@ -46,7 +46,7 @@ it('writes an entry that is sent twice once', function (): void {
 });
 
 it('takes a corrected entry out of the standing, by its id', function (): void {
-    $standing = fn () => app(App\Competency\Standings::class)->one($this->learner, $this->permit())->stage->value;
+    $standing = fn () => app(App\Competency\Standings::class)->one($this->learner, $this->permit())->place->stage->value;
     expect($standing())->toBe(3);
     $wrong = LedgerEntry::query()->where('type', 'practice_confirmed')->firstOrFail();
     app(RecordEntry::class)($this->learner, $this->permit(), 'corrected', ['entry' => $wrong->id, 'reason' => 'Another learner was meant.'], $this->by);
@@ -55,5 +55,5 @@ it('takes a corrected entry out of the standing, by its id', function (): void {
 
 it('does not count a lesson whose version is no longer accepted', function (): void {
     App\Learning\Lesson::query()->where('code', 'C4')->update(['version' => 2, 'accepted_from' => 2]);
-    expect(app(App\Competency\Standings::class)->one($this->learner, $this->permit()))->stage->value->toBe(0)->next->toBe(['lesson:C4']);
+    expect(app(App\Competency\Standings::class)->one($this->learner, $this->permit())->place)->stage->value->toBe(0)->next->toBe(['lesson:C4']);
 });

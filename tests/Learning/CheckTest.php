@@ -20,11 +20,11 @@ beforeEach(function (): void {
     $this->start = fn (?string $id = null) => $this->postJson('/api/learning/checks/SC-through-holes/attempts', ['id' => $id ?? fake_uuid()])->assertSuccessful();
 });
 
-it('draws five questions of three kinds, one critical, and keeps the answers to itself', function (): void {
+it('draws thirteen questions of three kinds, all eight critical ones, and keeps the answers to itself', function (): void {
     $paper = ($this->start)();
-    expect($paper->json('questions'))->toHaveCount(5)
+    expect($paper->json('questions'))->toHaveCount(13)
         ->and(array_unique(array_column($paper->json('questions'), 'kind')))->toHaveCount(3)
-        ->and(array_filter(array_column($paper->json('questions'), 'critical')))->toHaveCount(1)
+        ->and(array_filter(array_column($paper->json('questions'), 'critical')))->toHaveCount(8)
         ->and($paper->json('result'))->toBeNull()
         ->and($paper->getContent())->not->toContain('explanation')->not->toContain('right_answer');
 });
@@ -60,4 +60,47 @@ it('is nobody else\'s paper', function (): void {
     $this->actingAs($this->person())->getJson("/api/learning/attempts/$id")->assertForbidden();
     $this->postJson("/api/learning/attempts/$id/answers", ['answers' => []])->assertForbidden();
     $this->actingAs($this->instructor())->getJson("/api/learning/attempts/$id")->assertOk();
+});
+
+it('reads a bare figure in the units in which it was typed', function (string $units, bool $passes): void {
+    $id = ($this->start)()->json('id');
+    $attempt = Attempt::query()->findOrFail($id);
+    $answers = rightOnes($attempt);
+    foreach ($attempt->paper()->questions as $question) {
+        if ($question->figure?->unit === 'mm') {
+            $answers[$question->id] = [number_format($question->figure->answer / 25.4, 4)];
+        }
+    }
+    // Without a figure in millimetres the paper says nothing about units; with one, bare inches are right only in inches.
+    $asked = array_filter($attempt->paper()->questions, fn ($question) => $question->figure?->unit === 'mm') !== [];
+    $this->postJson("/api/learning/attempts/$id/answers", ['answers' => $answers, 'units' => $units])->assertOk()
+        ->assertJsonPath('result.score_percent', fn ($score) => ((float) $score === 100.0) === ($passes || ! $asked));
+})->with([['in', true], ['mm', false]]);
+
+it('makes one paper of two starts, and refuses an id that is another\'s paper', function (): void {
+    $id = ($this->start)()->json('id');
+    expect(($this->start)()->json('id'))->toBe($id)->and(Attempt::query()->count())->toBe(1);
+    $this->actingAs($this->person())->postJson('/api/learning/checks/SC-through-holes/attempts', ['id' => $id])->assertConflict()->assertJsonPath('code', 'id_used');
+});
+
+it('asks about every lesson of the permit, and every critical question of it each time', function (): void {
+    $permit = $this->permit();
+    $questions = collect(App\Learning\Check::current('SC-through-holes')->questions);
+    expect(array_diff([...$permit->requirement['lessons'], ...$permit->requirement['guided']], $questions->pluck('lesson')->all()))->toBe([]);
+    $critical = $questions->where('critical', true)->pluck('id')->sort()->values()->all();
+    foreach (range(1, 50) as $seed) {
+        $paper = App\Learning\Check::current('SC-through-holes')->bank()->draw($seed);
+        expect(collect($paper->questions)->where('critical', true)->pluck('id')->sort()->values()->all())->toBe($critical);
+    }
+});
+
+it('has no worked figure that a rounding decides, and none outside the permit\'s scope', function (): void {
+    $worked = collect(App\Learning\Check::current('SC-through-holes')->questions)->firstWhere('id', 'worked-speed');
+    foreach ($worked['figure']['draw']['diameter_mm'] as $mm) {
+        $target = 24_000 / (M_PI * $mm);
+        foreach ($worked['figure']['given']['speeds_rpm'] as $rpm) {
+            expect(abs($rpm - $target) / $target)->toBeGreaterThan(0.02);
+        }
+        expect($mm)->toBeLessThanOrEqual(10);
+    }
 });

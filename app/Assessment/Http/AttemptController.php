@@ -36,15 +36,16 @@ final class AttemptController
 
     public function mark(Request $request, Attempt $attempt, string $criterion, MarkCriterion $mark, #[CurrentUser] User $user): AttemptResource
     {
-        /** @var array{result?: string|int|null, value?: string|null, dx?: string|null, dy?: string|null} $given */
+        /** @var array{result?: string|int|null, value?: string|null, dx?: string|null, dy?: string|null, units?: 'mm'|'in'|null} $given */
         $given = $request->validate([
             'result' => ['nullable', 'in:met,prompted,not_met,not_seen'],
             'value' => ['nullable', 'string', 'max:20'],
             'dx' => ['nullable', 'string', 'max:20'],
             'dy' => ['nullable', 'string', 'max:20'],
+            'units' => ['nullable', 'in:mm,in'],
         ]);
 
-        return new AttemptResource($mark($attempt, $criterion, $given, $user->units));
+        return new AttemptResource($mark($attempt, $criterion, $given, $given['units'] ?? $user->units));
     }
 
     public function conclude(Attempt $attempt, ConcludeAssessment $conclude, #[CurrentUser] User $user): AttemptResource

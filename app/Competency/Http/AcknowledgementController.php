@@ -18,8 +18,7 @@ final class AcknowledgementController
     {
         abort_unless($user->is($learner), 403, 'Only the learner can acknowledge the statement.');
         $given = $request->validate(['id' => ['required', 'uuid'], 'statement_version' => ['required', 'integer']]);
-        $entry = $acknowledge($learner, $permit, $request->integer('statement_version'), id: $given['id']);
 
-        return new JsonResponse(['id' => $entry->id, 'hash' => $entry->hash], 201);
+        return LedgerReceipt::for($acknowledge($learner, $permit, $request->integer('statement_version'), id: $given['id']));
     }
 }

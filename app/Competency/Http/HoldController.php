@@ -15,14 +15,14 @@ final class HoldController
 {
     public function store(Request $request, User $learner, Permit $permit, PlaceHold $place, #[CurrentUser] User $user): JsonResponse
     {
-        /** @var array{id: string, type: value-of<PlaceHold::TYPES>, reason: string} $given */
+        /** @var array{id: string, type: value-of<PlaceHold::TYPES>, reason: string, pin?: string|null} $given */
         $given = $request->validate([
             'id' => ['required', 'uuid'],
             'type' => ['required', 'in:'.implode(',', PlaceHold::TYPES)],
             'reason' => ['required', 'string', 'min:5', 'max:500'],
+            'pin' => ['nullable', 'required_if:type,'.implode(',', PlaceHold::SIGNED), 'string', 'max:12'],
         ]);
-        $entry = $place($learner, $permit, $user, $given['type'], $given['reason'], id: $given['id']);
 
-        return new JsonResponse(['id' => $entry->id, 'hash' => $entry->hash], 201);
+        return LedgerReceipt::for($place($learner, $permit, $user, $given['type'], $given['reason'], $given['id'], $given['pin'] ?? ''));
     }
 }

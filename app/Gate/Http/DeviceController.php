@@ -4,45 +4,66 @@ declare(strict_types=1);
 
 namespace App\Gate\Http;
 
-use App\Gate\BadgeRead;
 use App\Gate\DemoBadges;
 use App\Gate\Device;
-use App\Gate\MachineSession;
+use App\Gate\GateState;
 use App\Gate\PairDevice;
+use App\Gate\RevokeDevice;
 use App\People\User;
 use App\Workshop\Machine;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Gate;
 
 final class DeviceController
 {
-    /** Pairs a screen or a reader with a machine. The token is shown this once. */
-    public function store(Request $request, Machine $machine, PairDevice $pair, #[CurrentUser] User $user): JsonResponse
+    public function index(): AnonymousResourceCollection
     {
-        $given = $request->validate(['name' => ['required', 'string', 'max:60']]);
+        $devices = Device::query()->with(['machine.permits', 'pairedBy', 'tokens'])->orderByDesc('id')->limit(200)->get();
 
-        return new JsonResponse(['token' => $pair($machine, $user, $given['name'])], 201);
+        return DeviceResource::collection($devices);
     }
 
-    /** What the machine's screen shows: the machine, who has it, and the last badge. */
-    public function screen(#[CurrentUser('device')] Device $device): JsonResponse
+    /** Pairs a screen or a reader with a machine; the token is shown this once. A screen ends the session of whoever paired it. */
+    public function store(Request $request, Machine $machine, PairDevice $pair, #[CurrentUser] User $user): JsonResponse
     {
-        $machine = $device->machine->load('permits');
-        $session = MachineSession::openAt($machine);
-        $read = BadgeRead::query()->with('user')->where('machine_id', $machine->id)->latest('read_at')->first();
+        Gate::authorize('pair', $machine);
+        /** @var array{id: string, name: string} $given */
+        $given = $request->validate(['id' => ['required', 'uuid'], 'name' => ['required', 'string', 'max:60'], 'here' => ['boolean']]);
+        $token = $pair($machine, $user, $given['name'], $given['id']);
+        if ($request->boolean('here')) {
+            Auth::logout();
+            $request->session()->invalidate();
+            $request->session()->regenerateToken();
+        }
 
-        return new JsonResponse([
-            'machine' => [
-                'slug' => $machine->slug,
-                'name' => $machine->name,
-                'in_service' => $machine->in_service,
-                'service_note' => $machine->service_note,
-                'permits' => $machine->permits->pluck('name')->all(),
-            ],
-            'running' => $session === null ? null : ['person' => $session->user->name, 'decision' => $session->decision, 'since' => $session->started_at->toIso8601ZuluString()],
-            'last_read' => $read === null ? null : new ReadResource($read),
-        ]);
+        return new JsonResponse(['token' => $token], 201);
+    }
+
+    public function revoke(Device $device, RevokeDevice $revoke, #[CurrentUser] User $user): DeviceResource
+    {
+        Gate::authorize('pair', $device->machine);
+
+        return new DeviceResource($revoke($device, $user)->load(['machine.permits', 'pairedBy', 'tokens']));
+    }
+
+    /** A fresh token before the old one runs out. */
+    public function renew(#[CurrentUser('device')] Device $device): JsonResponse
+    {
+        return new JsonResponse(['token' => PairDevice::token($device)], 201);
+    }
+
+    /** What the machine's screen shows. The nonce comes back, so that an old answer is told from a new one. */
+    public function screen(Request $request, GateState $state, #[CurrentUser('device')] Device $device): JsonResponse
+    {
+        /** @var array{nonce?: string|null} $given */
+        $given = $request->validate(['nonce' => ['nullable', 'string', 'max:40']]);
+        $device->seen();
+
+        return new JsonResponse($state->of($device, $given['nonce'] ?? null));
     }
 
     /** Badges to click in the demo. Outside the demo there are none. */

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace App\Gate\Http;
 
 use App\Gate\BadgeRead;
+use App\Workshop\MaterialRow;
+use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use MillStep\Core\Competency\Scope;
+use MillStep\Core\Workshop\Material;
 
 /** @mixin BadgeRead */
 final class ReadResource extends JsonResource
@@ -20,11 +24,22 @@ final class ReadResource extends JsonResource
             'id' => $this->id,
             'event' => $this->event,
             'person' => $this->user?->name,
+            'holder' => $this->holder?->name,
             'decision' => $this->decision,
             'reasons' => $this->reasons,
             'missing' => $this->missing,
+            'asks' => $this->asks,
+            'choices' => $this->asks === [] ? null : [
+                'materials' => array_values(array_map(
+                    static fn (Material $material): array => ['key' => $material->key, 'name' => $material->name],
+                    MaterialRow::everything(),
+                )),
+                'operations' => Scope::OPERATIONS,
+            ],
+            'scopes' => array_map(static fn (array $scope): object => (object) $scope, $this->scopes),
             'interlock' => $this->allows() ? 'on' : 'off',
             'read_at' => $this->read_at->toIso8601ZuluString('millisecond'),
+            'answered_at' => CarbonImmutable::now()->toIso8601ZuluString('millisecond'),
         ];
     }
 }

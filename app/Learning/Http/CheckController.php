@@ -33,13 +33,14 @@ final class CheckController
     public function handIn(Request $request, Attempt $attempt, HandInCheck $handIn, #[CurrentUser] User $user): AttemptResource
     {
         abort_unless($attempt->learner_id === $user->id, 403, 'A paper is handed in by whoever sat it.');
-        /** @var array{answers: array<string, list<string>>} $given */
+        /** @var array{answers: array<string, list<string>>, units?: 'mm'|'in'|null} $given */
         $given = $request->validate([
             'answers' => ['present', 'array', 'max:50'],
             'answers.*' => ['array', 'max:20'],
             'answers.*.*' => ['string', 'max:60'],
+            'units' => ['nullable', 'in:mm,in'],
         ]);
 
-        return new AttemptResource($handIn($attempt, $given['answers']));
+        return new AttemptResource($handIn($attempt, $given['answers'], $given['units'] ?? null));
     }
 }

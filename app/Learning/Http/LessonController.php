@@ -27,8 +27,9 @@ final class LessonController
     public function answer(Request $request, Progress $progress, string $step, AnswerStep $answer, #[CurrentUser] User $user): LessonResource
     {
         abort_unless($progress->learner_id === $user->id, 403, 'Only the learner works through their own lesson.');
-        $given = $request->validate(['value' => ['nullable', 'string', 'max:40']]);
-        $progress = $answer($progress, $step, $given['value'] ?? null);
+        /** @var array{value?: string|null, units?: 'mm'|'in'|null} $given */
+        $given = $request->validate(['value' => ['nullable', 'string', 'max:40'], 'units' => ['nullable', 'in:mm,in']]);
+        $progress = $answer($progress, $step, $given['value'] ?? null, units: $given['units'] ?? null);
 
         return new LessonResource($progress->lesson, $progress);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Learning\Http;
 
+use App\Learning\GuidedLessons;
 use App\Learning\HoldPoint;
 use App\Learning\Lesson;
 use App\Learning\LessonFigures;
@@ -41,6 +42,7 @@ final class LessonResource extends JsonResource
             ...$this->figures(),
             'plans' => Attachment::plansOf('lesson', $this->lesson->code),
             'progress' => $this->progress === null ? null : [
+                'open' => app(GuidedLessons::class)->openTo($this->progress->learner, $this->lesson->code),
                 'id' => $this->progress->id,
                 'next' => $this->progress->nextStep(),
                 'completed_at' => $this->progress->completed_at?->toIso8601ZuluString(),

@@ -23,6 +23,8 @@ final class PersonResource extends JsonResource
         return [
             'id' => $this->id,
             'name' => $this->name,
+            'email' => $this->email,
+            'pin' => $this->pin_hash === null ? 'none' : 'set',
             'role' => $this->role->value,
             'units' => $this->units,
         ];

@@ -9,6 +9,8 @@ use App\Practice\DecideOnPractice;
 use App\Practice\Entry;
 use App\Practice\LogPractice;
 use App\Workshop\Machine;
+use App\Workshop\Policy;
+use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -30,7 +32,8 @@ final class EntryController
             'machine' => ['required', 'exists:workshop_machines,slug'],
             'exercise' => ['required', 'string', 'min:3', 'max:120'],
             'minutes' => ['required', 'integer', 'between:5,480'],
-            'done_on' => ['required', 'date_format:Y-m-d', 'before_or_equal:tomorrow'],
+            // Today is the shop's today.
+            'done_on' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.Policy::inForce()->hours->dateAt(CarbonImmutable::now())],
             'note' => ['nullable', 'string', 'max:1000'],
         ]);
         $machine = Machine::query()->where('slug', $given['machine'])->firstOrFail();

@@ -33,7 +33,7 @@ final readonly class Criterion
 
         return match ($kind) {
             CriterionKind::Observed => self::observed($fields, $id, $weight, $critical, $promptedCredit),
-            CriterionKind::Judged => self::judged($fields, $id, $weight),
+            CriterionKind::Judged => self::judged($fields, $id, $weight, $critical),
             CriterionKind::Measured => self::measured($fields, $id, $weight, $critical),
         };
     }
@@ -52,11 +52,16 @@ final readonly class Criterion
         return new self($id, $weight, $credit, stops: $critical && ($result === 'not_met' || ($result === 'prompted' && $promptStops)));
     }
 
-    private static function judged(Fields $fields, string $id, float $weight): self
+    /** A critical one at 0 is not met, and ends it as an observed one does. */
+    private static function judged(Fields $fields, string $id, float $weight, bool $critical): self
     {
         $scale = $fields->integer('scale_max', 1);
+        if (! $fields->has('result')) {
+            return new self($id, $weight, null);
+        }
+        $value = $fields->integer('result', 0, $scale);
 
-        return new self($id, $weight, $fields->has('result') ? $fields->integer('result', 0, $scale) / $scale : null);
+        return new self($id, $weight, $value / $scale, stops: $critical && $value === 0);
     }
 
     private static function measured(Fields $fields, string $id, float $weight, bool $critical): self

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Competency;
 
 use MillStep\Core\Fields;
+use MillStep\Core\Measure\Length;
 use MillStep\Core\Operation;
 
 /**
@@ -25,6 +26,8 @@ final readonly class AccessDecision implements Operation
         public bool $companionPresent,
         public Stage $supervisedFrom,
         public bool $companionRequired,
+        public int $turnsElsewhere = 0,
+        public int $machinesAtOnce = 1,
     ) {
     }
 
@@ -47,6 +50,8 @@ final readonly class AccessDecision implements Operation
             $presence->flag('companion', false),
             Stage::from($policy->integer('supervised_from_stage', 0, 5, 2)),
             $policy->flag('companion_required', false),
+            $fields->integer('turns_elsewhere', 0, default: 0),
+            $policy->integer('machines_at_once', 1, 100, 1),
         );
     }
 
@@ -58,13 +63,14 @@ final readonly class AccessDecision implements Operation
             'badge_unknown' => ! $this->badgeKnown,
             'held' => $this->any(static fn (HeldPermit $permit): bool => $permit->held),
             'outside_hours' => ! $this->hoursOpen,
+            'at_another_machine' => $this->turnsElsewhere >= $this->machinesAtOnce,
         ]));
         if ($refusals !== []) {
             return new Access(Decision::No, $refusals);
         }
         $notAlone = $this->notAlone();
         if ($notAlone === []) {
-            return new Access(Decision::Alone, []);
+            return new Access(Decision::Alone, [], $this->unsaid());
         }
         if ($this->any(fn (HeldPermit $permit): bool => $permit->stage->value < $this->supervisedFrom->value)) {
             return new Access(Decision::No, ['safety_check_not_passed']);
@@ -72,7 +78,12 @@ final readonly class AccessDecision implements Operation
 
         return $this->supervisorPresent
             ? new Access(Decision::Supervised, $notAlone)
-            : new Access(Decision::No, [...$notAlone, 'supervisor_absent']);
+            // A companion may still come to the reader; everything else that speaks against it cannot be said away.
+            : new Access(
+                Decision::No,
+                [...$notAlone, 'supervisor_absent'],
+                $notAlone === ['companion_absent'] ? ['companion', ...$this->unsaid()] : [],
+            );
     }
 
     /** @return list<string> every reason why not alone, in the order of the rules */
@@ -88,9 +99,25 @@ final readonly class AccessDecision implements Operation
             'lapsed_prerequisite' => $this->lapsed(Lapse::Prerequisite),
             'outside_scope_material' => $this->any(static fn (HeldPermit $permit): bool => ! $permit->scope->coversMaterial($request->material)),
             'outside_scope_diameter' => $this->any(static fn (HeldPermit $permit): bool => ! $permit->scope->coversDiameter($request->diameter)),
+            'outside_scope_thickness' => $this->any(
+                static fn (HeldPermit $permit): bool => ! $permit->scope->coversThickness($request->thickness),
+            ),
             'outside_scope_operation' => $this->any(static fn (HeldPermit $permit): bool => ! $permit->scope->coversOperation($request->operation)),
             'companion_absent' => ! $this->companionPresent
                 && ($this->companionRequired || $this->any(static fn (HeldPermit $permit): bool => $permit->scope->companion)),
+        ]));
+    }
+
+    /** @return list<string> what a scope limits and nobody has said */
+    private function unsaid(): array
+    {
+        $limits = fn (\Closure $limit): bool => $this->any(static fn (HeldPermit $permit): bool => $limit($permit->scope) !== null);
+
+        return array_keys(array_filter([
+            'material' => $this->request->material === null && $limits(static fn (Scope $scope): ?array => $scope->materials),
+            'thickness' => $this->request->thickness === null && $limits(static fn (Scope $scope): ?Length => $scope->minThickness),
+            'operation' => $this->request->operation === null && $limits(static fn (Scope $scope): ?array => $scope->operations),
+            'diameter' => $this->request->diameter === null && $limits(static fn (Scope $scope): ?Length => $scope->maxDiameter),
         ]));
     }
 

@@ -8,11 +8,15 @@ use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Fields;
 use MillStep\Core\Measure\Length;
 
-/** What the person says they want to do; what is not said is not judged. */
+/** What the person says they want to do. What is not said is not judged here, and asked for by Access where a scope limits it. */
 final readonly class AccessRequest
 {
-    public function __construct(public ?string $material = null, public ?string $operation = null, public ?Length $diameter = null)
-    {
+    public function __construct(
+        public ?string $material = null,
+        public ?string $operation = null,
+        public ?Length $diameter = null,
+        public ?Length $thickness = null,
+    ) {
     }
 
     /** @throws InvalidInput */
@@ -22,6 +26,7 @@ final readonly class AccessRequest
             $fields->has('material') ? $fields->text('material') : null,
             $fields->has('operation') ? $fields->text('operation') : null,
             $fields->has('diameter_mm') ? $fields->length('diameter_mm') : null,
+            $fields->has('thickness_mm') ? $fields->length('thickness_mm') : null,
         );
     }
 }

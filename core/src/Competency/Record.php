@@ -4,24 +4,33 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency;
 
-/** What the ledger says at an instant, corrections applied. */
+/** What the ledger says of one learner and one permit at an instant, corrections applied. All that anybody reads of it. */
 final readonly class Record
 {
     /**
-     * @param  list<string>  $lessons  completed
+     * @param  array<string, int>  $lessons  the newest version completed, by lesson
      * @param  array<string, bool>  $checks  latest attempt passed or not, by check
      * @param  array<string, string>  $assessments  latest outcome, by assessment
-     * @param  SignOff|null  $signOff  the latest that has not been revoked
+     * @param  int|null  $acknowledged  the statement's version that the learner has acknowledged since the last signature
+     * @param  Signature|null  $signature  the latest that has not been revoked
      */
     public function __construct(
         public array $lessons,
         public array $checks,
         public int $practiceCount,
         public int $practiceMinutes,
+        public int $machineMinutes,
         public array $assessments,
-        public ?SignOff $signOff,
-        public bool $held,
+        public ?int $acknowledged,
+        public ?Signature $signature,
+        public bool $suspended,
+        public bool $revoked,
         public ?\DateTimeImmutable $lastAtMachine,
     ) {
+    }
+
+    public function held(): bool
+    {
+        return $this->suspended || $this->revoked;
     }
 }

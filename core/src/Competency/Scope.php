@@ -11,6 +11,9 @@ use MillStep\Core\Measure\Length;
 /** What a sign-off covers; what it does not limit is covered. */
 final readonly class Scope
 {
+    /** The kinds of work that a scope can be limited to. */
+    public const OPERATIONS = ['drill', 'countersink', 'ream', 'tap'];
+
     /**
      * @param  list<string>|null  $materials
      * @param  list<string>|null  $operations
@@ -20,6 +23,7 @@ final readonly class Scope
         public ?array $operations,
         public ?Length $maxDiameter,
         public bool $companion,
+        public ?Length $minThickness = null,
     ) {
     }
 
@@ -31,6 +35,7 @@ final readonly class Scope
             $fields->has('operations') ? $fields->texts('operations') : null,
             $fields->has('max_diameter_mm') ? $fields->length('max_diameter_mm') : null,
             $fields->flag('companion', false),
+            $fields->has('min_thickness_mm') ? $fields->length('min_thickness_mm') : null,
         );
     }
 
@@ -47,5 +52,52 @@ final readonly class Scope
     public function coversDiameter(?Length $diameter): bool
     {
         return $diameter === null || $this->maxDiameter === null || $diameter->isAtMost($this->maxDiameter);
+    }
+
+    public function coversThickness(?Length $thickness): bool
+    {
+        return $thickness === null || $this->minThickness === null || $thickness->isAtLeast($this->minThickness);
+    }
+
+    /**
+     * Where a signature would say more than this, the permit's own scope.
+     *
+     * @return list<string> `scope_material`, `scope_operation`, `scope_diameter`, `scope_thickness`
+     */
+    public function exceededBy(self $wanted): array
+    {
+        return array_keys(array_filter([
+            'scope_material' => $this->materials !== null && array_diff($wanted->materials ?? [], $this->materials) !== [],
+            'scope_operation' => $this->operations !== null && array_diff($wanted->operations ?? [], $this->operations) !== [],
+            'scope_diameter' => $this->maxDiameter !== null && $wanted->maxDiameter?->isGreaterThan($this->maxDiameter) === true,
+            'scope_thickness' => $this->minThickness !== null && $wanted->minThickness?->isLessThan($this->minThickness) === true,
+        ]));
+    }
+
+    /** What is wanted, with this scope's own limit wherever nothing narrower is asked for. */
+    public function narrowedTo(self $wanted): self
+    {
+        return new self(
+            $wanted->materials ?? $this->materials,
+            $wanted->operations ?? $this->operations,
+            $wanted->maxDiameter ?? $this->maxDiameter,
+            $wanted->companion || $this->companion,
+            $wanted->minThickness ?? $this->minThickness,
+        );
+    }
+
+    /**
+     * @return array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, min_thickness_mm?: float,
+     *     companion?: true}
+     */
+    public function toArray(): array
+    {
+        return array_filter([
+            'materials' => $this->materials,
+            'operations' => $this->operations,
+            'max_diameter_mm' => $this->maxDiameter?->inMm(),
+            'min_thickness_mm' => $this->minThickness?->inMm(),
+            'companion' => $this->companion ? true : null,
+        ], static fn (mixed $limit): bool => $limit !== null);
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency;
 
-use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Competency\Ledger\Ledger;
 use MillStep\Core\Fields;
 use MillStep\Core\Operation;
 
@@ -34,26 +34,42 @@ final readonly class Standing implements Operation
         return new self($fields->instant('now'), $requirement, Ledger::fromFields($fields), $prerequisites);
     }
 
-    /** @throws InvalidInput when a correction names an entry that does not exist */
     public function compute(): LadderPlace
     {
-        $record = $this->ledger->asOf($this->now);
-        $lapsed = $record->signOff === null ? null : $this->lapse($record, $record->signOff);
-        [$stage, $next] = $this->climb($record, $record->signOff !== null && $lapsed === null);
+        return $this->of($this->ledger->asOf($this->now));
+    }
 
-        return new LadderPlace($stage, $record->held, $lapsed, $next);
+    /** The place that a record already folded has; whoever keeps the record need not read the ledger again. */
+    public function of(Record $record): LadderPlace
+    {
+        $lapsed = $record->signature === null ? null : $this->lapse($record, $record->signature);
+        [$stage, $next] = $this->climb($record, $record->signature !== null && $lapsed === null);
+
+        return new LadderPlace($stage, $record->held(), $lapsed, $next);
+    }
+
+    /** @return list<string> permits that this one builds on and that do not carry now */
+    public function prerequisitesMissing(): array
+    {
+        return array_values(array_filter(
+            $this->requirement->prerequisites,
+            fn (string $permit): bool => ($this->prerequisites[$permit] ?? null)?->carries() !== true,
+        ));
     }
 
     /** @return array{Stage, list<string>} the stage reached and what the next one still needs */
     private function climb(Record $record, bool $signedOff): array
     {
         $needs = [
-            $this->missing('lesson', array_diff($this->requirement->lessons, $record->lessons)),
+            $this->missing('lesson', $this->undone($this->requirement->lessons, $record)),
             $this->missing('check', array_diff($this->requirement->checks, array_keys($record->checks, true, true))),
-            array_values(array_filter([
-                $this->shortfall('count', $this->requirement->practiceCount - $record->practiceCount),
-                $this->shortfall('minutes', $this->requirement->practiceMinutes - $record->practiceMinutes),
-            ], is_string(...))),
+            [
+                ...array_values(array_filter([
+                    $this->shortfall('count', $this->requirement->practiceCount - $record->practiceCount),
+                    $this->shortfall('minutes', $this->requirement->practiceMinutes - $record->practiceMinutes),
+                ], is_string(...))),
+                ...$this->missing('guided', $this->undone($this->requirement->guided, $record)),
+            ],
             $this->missing('assessment', array_diff($this->requirement->assessments, array_keys($record->assessments, 'passed', true))),
             $signedOff ? [] : ['sign_off'],
         ];
@@ -66,30 +82,31 @@ final readonly class Standing implements Operation
         return [Stage::Tapped, []];
     }
 
-    private function lapse(Record $record, SignOff $signOff): ?Lapse
+    private function lapse(Record $record, Signature $signature): ?Lapse
     {
         $requirement = $this->requirement;
         $grace = $requirement->statementGraceUntil;
 
         return match (true) {
-            $this->now > $signOff->validUntil => Lapse::Expired,
-            $signOff->statementVersion < $requirement->statementVersion && ($grace === null || $this->now > $grace) => Lapse::Statement,
+            $this->now > $signature->validUntil => Lapse::Expired,
+            $signature->statementVersion !== $requirement->statementVersion && ($grace === null || $this->now > $grace) => Lapse::Statement,
             $requirement->recencyDays !== null && $record->lastAtMachine !== null
                 && $this->now > $record->lastAtMachine->modify(sprintf('+%d days', $requirement->recencyDays)) => Lapse::Recency,
-            $this->prerequisiteFails() => Lapse::Prerequisite,
+            $this->prerequisitesMissing() !== [] => Lapse::Prerequisite,
             default => null,
         };
     }
 
-    private function prerequisiteFails(): bool
+    /**
+     * @param  list<string>  $lessons
+     * @return list<string> those not completed in a version that still counts
+     */
+    private function undone(array $lessons, Record $record): array
     {
-        foreach ($this->requirement->prerequisites as $permit) {
-            if (! ($this->prerequisites[$permit] ?? null)?->carries()) {
-                return true;
-            }
-        }
-
-        return false;
+        return array_values(array_filter(
+            $lessons,
+            fn (string $lesson): bool => ($record->lessons[$lesson] ?? -1) < ($this->requirement->accepted[$lesson] ?? 0),
+        ));
     }
 
     /**

@@ -29,11 +29,15 @@ final readonly class DrawnFigure
         return strtr($text, $replace);
     }
 
-    /** Lengths may be typed in any unit; other figures are plain numbers. */
-    public function accepts(string $typed): bool
+    /**
+     * Lengths may be typed in any unit; other figures are plain numbers.
+     *
+     * @param  'mm'|'in'  $units  of a length that names none: those in which the learner reads
+     */
+    public function accepts(string $typed, string $units = 'mm'): bool
     {
         try {
-            $value = $this->unit === 'mm' ? Size::parse($typed)->diameter->inMm() : self::number($typed);
+            $value = $this->unit === 'mm' ? Size::parse($typed, $units)->diameter->inMm() : self::number($typed);
         } catch (InvalidInput) {
             return false;
         }

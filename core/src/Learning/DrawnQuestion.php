@@ -24,10 +24,13 @@ final readonly class DrawnQuestion
     ) {
     }
 
-    /** @param  list<string>  $answer the chosen option, the steps in the order given, or the figure as typed */
-    public function isRight(array $answer): bool
+    /**
+     * @param  list<string>  $answer  the chosen option, the steps in the order given, or the figure as typed
+     * @param  'mm'|'in'  $units  of a figure that names none
+     */
+    public function isRight(array $answer, string $units = 'mm'): bool
     {
-        return $this->figure === null ? $answer === $this->right : $this->figure->accepts($answer[0] ?? '');
+        return $this->figure === null ? $answer === $this->right : $this->figure->accepts($answer[0] ?? '', $units);
     }
 
     /**

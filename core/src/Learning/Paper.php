@@ -22,14 +22,15 @@ final readonly class Paper
      * A wrong critical answer fails the check whatever the score.
      *
      * @param  array<string, list<string>>  $answers  by question
+     * @param  'mm'|'in'  $units  of figures that name none
      */
-    public function mark(array $answers): PaperResult
+    public function mark(array $answers, string $units = 'mm'): PaperResult
     {
         $lines = [];
         $right = 0;
         $criticalWrong = false;
         foreach ($this->questions as $question) {
-            $isRight = $question->isRight($answers[$question->id] ?? []);
+            $isRight = $question->isRight($answers[$question->id] ?? [], $units);
             $right += $isRight ? 1 : 0;
             $criticalWrong = $criticalWrong || ($question->critical && ! $isRight);
             $lines[] = new PaperLine($question->id, $isRight, $question->critical, $question->lesson, $question->rightAnswer(), $question->explanation);

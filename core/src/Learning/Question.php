@@ -58,11 +58,6 @@ final readonly class Question
         );
     }
 
-    public function pile(): string
-    {
-        return $this->critical ? 'critical' : $this->kind->value;
-    }
-
     public function draw(Randomizer $random): DrawnQuestion
     {
         $figure = $this->figure?->draw($random);

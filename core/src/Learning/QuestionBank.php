@@ -8,14 +8,14 @@ use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Fields;
 
 /**
- * The questions of one safety check and how many of each kind make a paper. The same seed always draws
- * the same paper, to the letter.
+ * The questions of one safety check and how many of each kind make a paper. Every critical question is on every
+ * paper; the rest is drawn. The same seed always draws the same paper, to the letter.
  */
 final readonly class QuestionBank
 {
     /**
      * @param  list<Question>  $questions
-     * @param  array<string, int>  $draw  `critical` and each kind => how many
+     * @param  array<string, int>  $draw  each kind => how many of those that are not critical
      */
     private function __construct(private array $questions, private array $draw, private float $passMarkPercent)
     {
@@ -26,7 +26,7 @@ final readonly class QuestionBank
     {
         $draw = $fields->object('draw');
         $wanted = [];
-        foreach (['critical', 'one', 'order', 'worked'] as $pile) {
+        foreach (['one', 'order', 'worked'] as $pile) {
             $wanted[$pile] = $draw->integer($pile, 0, 100, 0);
         }
 
@@ -37,9 +37,18 @@ final readonly class QuestionBank
     public function draw(int $seed): Paper
     {
         $random = new \Random\Randomizer(new \Random\Engine\Mt19937($seed));
-        $drawn = [];
+        $drawn = array_map(
+            static fn (Question $question): DrawnQuestion => $question->draw($random),
+            $random->shuffleArray(array_values(array_filter(
+                $this->questions,
+                static fn (Question $question): bool => $question->critical,
+            ))),
+        );
         foreach ($this->draw as $pile => $count) {
-            $candidates = array_values(array_filter($this->questions, static fn (Question $question): bool => $question->pile() === $pile));
+            $candidates = array_values(array_filter(
+                $this->questions,
+                static fn (Question $question): bool => ! $question->critical && $question->kind->value === $pile,
+            ));
             if (count($candidates) < $count) {
                 throw InvalidInput::at('questions', "The bank has too few questions of the kind $pile: $count wanted, ".count($candidates).' there.');
             }

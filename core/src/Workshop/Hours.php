@@ -26,6 +26,9 @@ final readonly class Hours
                     throw $span->fault($key, 'must be a time like 08:00');
                 }
             }
+            if ($span->text('from') === $span->text('to')) {
+                throw $span->fault('to', 'must be another time than "from"; the whole day is 00:00 to 24:00');
+            }
             $spans[] = ['days' => $days, 'from' => $span->text('from'), 'to' => $span->text('to')];
         }
         try {
@@ -37,16 +40,38 @@ final readonly class Hours
         return new self($spans, $zone);
     }
 
+    /** By the clock on the shop's wall, whatever summer time does to it. A span to an earlier hour ends on the day after. */
     public function openAt(\DateTimeImmutable $instant): bool
     {
         $local = $instant->setTimezone($this->zone);
         $time = $local->format('H:i');
-        foreach ($this->spans as $span) {
-            if (in_array((int) $local->format('N'), $span['days'], true) && $time >= $span['from'] && $time < $span['to']) {
+        $day = (int) $local->format('N');
+        $before = $day === 1 ? 7 : $day - 1;
+        foreach ($this->spans as ['days' => $days, 'from' => $from, 'to' => $to]) {
+            $today = in_array($day, $days, true) && $time >= $from;
+            if ($from < $to ? $today && $time < $to : $today || (in_array($before, $days, true) && $time < $to)) {
                 return true;
             }
         }
 
         return false;
+    }
+
+    /** The last second of that day in the shop: a permit that is valid until a day is valid until then. */
+    public function endOfDay(\DateTimeImmutable $day): \DateTimeImmutable
+    {
+        return $day->setTimezone($this->zone)->setTime(23, 59, 59);
+    }
+
+    /** The last second of a day named by its date, as in `2031-05-02`. */
+    public function endOfDate(string $date): \DateTimeImmutable
+    {
+        return new \DateTimeImmutable($date.' 23:59:59', $this->zone);
+    }
+
+    /** The shop's date at an instant. */
+    public function dateAt(\DateTimeImmutable $instant): string
+    {
+        return $instant->setTimezone($this->zone)->format('Y-m-d');
     }
 }

@@ -2,6 +2,10 @@
 
 declare(strict_types=1);
 
+use MillStep\Core\Competency\AccessDecision;
+use MillStep\Core\Competency\Decision;
+use MillStep\Core\Fields;
+
 /**
  * @param  array<string, mixed>  $change
  * @return array<string, mixed>
@@ -17,11 +21,11 @@ function access(array $change = []): array
 
 it('says no with every reason of the first four rules', function (): void {
     expect(access(['machine' => ['in_service' => false], 'person_active' => false, 'hours_open' => false, 'permits' => [['stage' => 5, 'held' => true, 'lapsed' => null]]]))
-        ->toBe(['decision' => 'no', 'reasons' => ['machine_out_of_service', 'person_inactive', 'held', 'outside_hours']]);
+        ->toBe(['decision' => 'no', 'reasons' => ['machine_out_of_service', 'person_inactive', 'held', 'outside_hours'], 'asks' => []]);
 });
 
 it('knows nothing about an unknown badge but that', function (): void {
-    expect(access(['badge_known' => false, 'person_active' => false, 'permits' => []]))->toBe(['decision' => 'no', 'reasons' => ['badge_unknown']]);
+    expect(access(['badge_known' => false, 'person_active' => false, 'permits' => []]))->toBe(['decision' => 'no', 'reasons' => ['badge_unknown'], 'asks' => []]);
 });
 
 it('never grants on no permits at all', function (): void {
@@ -37,7 +41,7 @@ it('gives every reason why not alone, in order, each once', function (): void {
     ]);
     expect($answer)->toBe(['decision' => 'no', 'reasons' => [
         'not_signed_off', 'lapsed_recency', 'outside_scope_material', 'outside_scope_diameter', 'outside_scope_operation', 'companion_absent', 'supervisor_absent',
-    ]]);
+    ], 'asks' => []]);
 });
 
 it('takes a diameter at the scope\'s edge as within it', function (): void {
@@ -59,4 +63,40 @@ it('is never more generous for having less', function (): void {
             }
         }
     }
+});
+
+it('asks what a scope limits and nobody has said, and gives no power until then', function (): void {
+    $scope = ['materials' => ['mild_steel'], 'operations' => ['drill'], 'max_diameter_mm' => 10, 'min_thickness_mm' => 3];
+    $permit = ['stage' => 5, 'held' => false, 'lapsed' => null, 'scope' => $scope];
+    $said = ['material' => 'mild_steel', 'thickness_mm' => 3, 'operation' => 'drill', 'diameter_mm' => 10];
+    expect(access(['permits' => [$permit], 'request' => []]))->toBe(['decision' => 'alone', 'reasons' => [], 'asks' => ['material', 'thickness', 'operation', 'diameter']])
+        ->and(access(['permits' => [$permit], 'request' => $said])['asks'])->toBe([])
+        ->and(access(['permits' => [$permit], 'request' => ['thickness_mm' => 2.9] + $said])['reasons'])->toContain('outside_scope_thickness');
+    foreach (array_keys($said) as $left) {
+        $rest = array_diff_key($said, [$left => 1]);
+        expect(access(['permits' => [$permit], 'request' => $rest])['asks'])->toHaveCount(1);
+        $fields = ['now' => '2031-05-02T10:00:00Z', 'badge_known' => true, 'person_active' => true, 'machine' => ['in_service' => true], 'hours_open' => true, 'permits' => [$permit], 'request' => $rest];
+        expect(AccessDecision::fromFields(Fields::of($fields))->compute()->givesPower())->toBeFalse();
+    }
+});
+
+it('asks for the companion where nothing but the companion is missing', function (): void {
+    $permit = static fn (array $with): array => ['stage' => 5, 'held' => false, 'lapsed' => null, 'scope' => ['companion' => true], ...$with];
+    $alone = ['supervisor' => false, 'companion' => false];
+    expect(access(['permits' => [$permit([])], 'presence' => $alone]))->toBe(['decision' => 'no', 'reasons' => ['companion_absent', 'supervisor_absent'], 'asks' => ['companion']])
+        ->and(access(['permits' => [$permit(['lapsed' => 'expired', 'stage' => 4])], 'presence' => $alone])['asks'])->toBe([])
+        ->and(access(['permits' => [$permit([])], 'presence' => ['supervisor' => false, 'companion' => true]])['decision'])->toBe('alone');
+});
+
+it('lets one person have one machine at a time, or as many as the shop says', function (): void {
+    expect(access(['turns_elsewhere' => 1]))->toBe(['decision' => 'no', 'reasons' => ['at_another_machine'], 'asks' => []])
+        ->and(access(['turns_elsewhere' => 1, 'policy' => ['machines_at_once' => 2]])['decision'])->toBe('alone')
+        ->and(access(['turns_elsewhere' => 2, 'policy' => ['machines_at_once' => 2]])['decision'])->toBe('no');
+});
+
+it('keeps the power of a turn only while as much is allowed as was given', function (): void {
+    $now = static fn (string $decision, array $asks = []): MillStep\Core\Competency\Access => new MillStep\Core\Competency\Access(Decision::from($decision), [], $asks);
+    expect($now('alone')->keepsPower(Decision::Alone))->toBeTrue()->and($now('alone')->keepsPower(Decision::Supervised))->toBeTrue()
+        ->and($now('supervised')->keepsPower(Decision::Supervised))->toBeTrue()->and($now('supervised')->keepsPower(Decision::Alone))->toBeFalse()
+        ->and($now('no')->keepsPower(Decision::Supervised))->toBeFalse()->and($now('alone', ['material'])->keepsPower(Decision::Alone))->toBeFalse();
 });

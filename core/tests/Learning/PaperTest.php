@@ -13,7 +13,7 @@ function bank(): QuestionBank
 
     return QuestionBank::fromFields(Fields::of([
         'pass_mark_percent' => 75,
-        'draw' => ['critical' => 1, 'one' => 1, 'order' => 1, 'worked' => 1],
+        'draw' => ['one' => 1, 'order' => 1, 'worked' => 1],
         'questions' => [
             $one('k1', true), $one('k2', true), $one('n1', false), $one('n2', false),
             ['id' => 'o1', 'kind' => 'order', 'lesson' => 'C6', 'text' => 'order', 'explanation' => 'so', 'steps' => [['id' => 'x', 'text' => 'X'], ['id' => 'y', 'text' => 'Y'], ['id' => 'z', 'text' => 'Z']]],
@@ -50,6 +50,20 @@ it('never lays the steps out in their right order, nor gives an answer away', fu
     }
 });
 
+it('asks every critical question every time', function (): void {
+    foreach (range(1, 200) as $seed) {
+        $critical = array_filter(bank()->draw($seed)->questions, static fn ($question): bool => $question->critical);
+        expect(array_column($critical, 'id'))->toHaveCount(2)->toContain('k1', 'k2');
+    }
+});
+
+it('takes a bare figure in the units in which the learner reads', function (): void {
+    $figure = bank()->draw(3)->questions[4]->figure;
+    $inches = number_format($figure->answer / 25.4, 4);
+    expect($figure->accepts($inches, 'in'))->toBeTrue()->and($figure->accepts($inches, 'mm'))->toBeFalse()
+        ->and($figure->accepts($figure->answer.' mm', 'in'))->toBeTrue()->and($figure->accepts((string) $figure->answer, 'in'))->toBeFalse();
+});
+
 it('passes all right, fails a wrong critical whatever the score', function (): void {
     foreach (range(1, 20) as $seed) {
         $paper = bank()->draw($seed);
@@ -57,13 +71,13 @@ it('passes all right, fails a wrong critical whatever the score', function (): v
         expect($paper->mark($answers))->passed->toBeTrue()->scorePercent->toBe(100.0);
         $critical = $paper->questions[0];
         $result = $paper->mark([...$answers, $critical->id => ['b']]);
-        expect($result->passed)->toBeFalse()->and($result->criticalWrong)->toBeTrue()->and($result->scorePercent)->toBe(75.0);
+        expect($result->passed)->toBeFalse()->and($result->criticalWrong)->toBeTrue()->and($result->scorePercent)->toBe(80.0);
         expect($paper->mark([])->scorePercent)->toBe(0.0);
     }
 });
 
 it('takes a figure in any unit, within its tolerance and no further', function (): void {
-    $figure = bank()->draw(3)->questions[3]->figure;
+    $figure = bank()->draw(3)->questions[4]->figure;
     expect($figure->accepts((string) $figure->answer))->toBeTrue()
         ->and($figure->accepts(number_format($figure->answer / 25.4, 4).' in'))->toBeTrue()
         ->and($figure->accepts((string) ($figure->answer + 0.1)))->toBeTrue()

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
+import { withUnit } from '@/measure/withUnit';
 import { computed, reactive } from 'vue';
 import { useI18n } from 'vue-i18n';
 
@@ -9,11 +10,19 @@ const props = defineProps<{ criterion: Schemas['Criterion']; locked: boolean; fa
 const emit = defineEmits<{ change: [mark: Schemas['Mark']] }>();
 const { t } = useI18n();
 const { length, units } = useUnits();
+/** A reading carries the unit in which it was typed: switching units later shows it converted and changes nothing. */
+const asKept = (text: string | undefined) => withUnit(text ?? '', props.criterion.mark?.units ?? units.value);
 const typed = reactive({
-  value: props.criterion.mark?.typed ?? '',
-  dx: props.criterion.mark?.typed_dx ?? '',
-  dy: props.criterion.mark?.typed_dy ?? '',
+  value: asKept(props.criterion.mark?.typed),
+  dx: asKept(props.criterion.mark?.typed_dx),
+  dy: asKept(props.criterion.mark?.typed_dy),
 });
+/** In which units the field is being typed: those shown when the typing began. */
+let typingIn = units.value;
+function change(field: 'value' | 'dx' | 'dy') {
+  typed[field] = withUnit(typed[field], typingIn);
+  emit('change', isPosition.value ? { dx: typed.dx, dy: typed.dy } : { value: typed.value });
+}
 const isPosition = computed(() => props.criterion.measure === 'position');
 const wanted = computed(() =>
   isPosition.value
@@ -49,9 +58,10 @@ const judged = computed(() => props.criterion.judged);
           :disabled="locked"
           :aria-label="`${criterion.text} ${field === 'value' ? '' : field}`.trim()"
           :aria-invalid="Boolean(fault)"
-          @change="emit('change', isPosition ? { dx: typed.dx, dy: typed.dy } : { value: typed.value })"
+          :placeholder="units"
+          @focus="typingIn = units"
+          @change="change(field)"
         />
-        <span class="reading text-quiet">{{ units }}</span>
       </label>
     </div>
     <p class="font-semibold" role="status">

@@ -3,7 +3,7 @@ import type { Schemas } from '@/api/client';
 import { useI18n } from 'vue-i18n';
 
 /** Something the assessor watches for: one press a verdict. */
-defineProps<{ criterion: Schemas['Criterion']; locked: boolean; at: boolean }>();
+defineProps<{ criterion: Schemas['Criterion']; locked: boolean; at: boolean; fault?: string }>();
 const emit = defineEmits<{ mark: [result: 'met' | 'prompted' | 'not_met' | 'not_seen']; reach: [] }>();
 const { t } = useI18n();
 const verdicts = [
@@ -25,6 +25,12 @@ const verdicts = [
       {{ criterion.text }}
       <strong v-if="criterion.critical" class="ml-2 text-sm whitespace-nowrap text-no"
         >◆ {{ t(criterion.critical_prompt_stops ? 'sheet.criticalPrompt' : 'sheet.critical') }}</strong
+      >
+      <span v-if="criterion.levels" class="block text-sm text-quiet">
+        ✓ {{ criterion.levels.met }} · ▲ {{ criterion.levels.prompted }} · ✕ {{ criterion.levels.not_met }}
+      </span>
+      <span v-if="fault" class="block font-semibold text-no" role="status"
+        >✕ {{ t('outbox.notSaved') }} {{ fault }}</span
       >
     </p>
     <div class="grid grid-cols-4" role="group" :aria-label="criterion.text">

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 
 /** What the sheet comes to so far, read on a rule, and why. */
-const props = defineProps<{ attempt: Schemas['AssessmentAttempt']; pending: number }>();
+const props = defineProps<{ attempt: Schemas['AssessmentAttempt']; pending: number; unsaved: number }>();
 const { t } = useI18n();
 const score = computed(() => props.attempt.score);
 const tone = computed(
@@ -29,7 +29,8 @@ const reason = computed(() => {
       <p class="text-2xl font-bold" :class="tone">{{ shape }} {{ t(`outcome.${score.outcome}`) }}</p>
       <p class="reading text-2xl">{{ score.score_percent.toFixed(1) }} %</p>
       <p>{{ reason }}</p>
-      <p class="ml-auto text-sm text-quiet">{{ pending > 0 ? t('sheet.saving', pending) : t('sheet.saved') }}</p>
+      <p v-if="unsaved > 0" class="ml-auto font-semibold text-no">✕ {{ t('sheet.unsaved', unsaved) }}</p>
+      <p v-else class="ml-auto text-sm text-quiet">{{ pending > 0 ? t('sheet.saving', pending) : t('sheet.saved') }}</p>
     </div>
     <svg viewBox="0 0 100 6" preserveAspectRatio="none" class="mt-1 h-4 w-full" aria-hidden="true">
       <line

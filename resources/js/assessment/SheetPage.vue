@@ -26,7 +26,8 @@ const attempt = useQuery({
   queryFn: () => must(api.GET('/api/assessment/attempts/{attempt}', { params: { path: { attempt: props.id } } })),
 });
 
-const marks = useMarks(props.id, key);
+const words = (id: string) => attempt.data.value?.criteria.find((criterion) => criterion.id === id)?.text ?? id;
+const marks = useMarks(props.id, key, words);
 const conclude = useAction(
   () => must(api.POST('/api/assessment/attempts/{attempt}/conclusion', { params: { path: { attempt: props.id } } })),
   (concluded) => {
@@ -36,11 +37,20 @@ const conclude = useAction(
 );
 const locked = computed(() => attempt.data.value?.concluded_at != null || !teaches.value);
 const groups = computed(() =>
-  (['safety', 'work', 'measured'] as const).map((group) => ({
+  (['safety', 'work', 'why', 'measured'] as const).map((group) => ({
     group,
-    criteria: (attempt.data.value?.criteria ?? []).filter((criterion) => criterion.group === group),
+    criteria: (attempt.data.value?.criteria ?? []).filter((criterion) => criterion.group === group).map(asMarked),
   })),
 );
+/** A mark that is on its way, or that the server would not take, is on the sheet all the same. */
+function asMarked(criterion: Schemas['Criterion']): Schemas['Criterion'] {
+  const made = marks.marked.value[criterion.id];
+  if (!made) return criterion;
+  if (criterion.kind !== 'measured')
+    return { ...criterion, mark: made.result == null ? null : { result: made.result } };
+  const typed = { typed: made.value ?? '', typed_dx: made.dx ?? '', typed_dy: made.dy ?? '' };
+  return { ...criterion, mark: { ...typed, ...(made.units ? { units: made.units } : {}) }, judged: null };
+}
 const observed = computed(() =>
   groups.value.flatMap(({ criteria }) => criteria.filter((criterion) => criterion.kind === 'observed')),
 );
@@ -72,8 +82,12 @@ function mark(criterion: Schemas['Criterion'], result: Schemas['Mark']['result']
       </p>
     </div>
     <PlanLinks :plans="data.plans" />
-    <ScoreBar class="sticky top-0 z-10 mt-3" :attempt="data" :pending="marks.pending.value" />
-    <ErrorNote class="mt-3" :error="marks.error.value" @retry="marks.retry" />
+    <ScoreBar
+      class="sticky top-0 z-10 mt-3"
+      :attempt="data"
+      :pending="marks.pending.value"
+      :unsaved="marks.unsaved.value"
+    />
     <p v-if="!locked" class="mt-3 text-sm text-quiet">{{ t('sheet.keys') }}</p>
 
     <section v-for="{ group, criteria } in groups" :key="group" class="mt-5">
@@ -92,6 +106,7 @@ function mark(criterion: Schemas['Criterion'], result: Schemas['Mark']['result']
             :criterion="criterion"
             :locked="locked"
             :at="keys.at.value === criterion.id"
+            :fault="marks.faults.value[criterion.id]"
             @mark="mark(criterion, $event)"
             @reach="keys.at.value = criterion.id"
           />
@@ -104,7 +119,7 @@ function mark(criterion: Schemas['Criterion'], result: Schemas['Mark']['result']
       <BigButton
         tone="main"
         :busy="conclude.busy.value"
-        :disabled="data.score.outcome === 'incomplete' || marks.pending.value > 0"
+        :disabled="data.score.outcome === 'incomplete' || marks.pending.value > 0 || marks.unsaved.value > 0"
         @click="conclude.run(undefined)"
       >
         {{ t('sheet.conclude', { outcome: t(`outcome.${data.score.outcome}`) }) }}

@@ -67,7 +67,8 @@ const attempt = (
 });
 
 describe('the score of a sheet', () => {
-  const bar = (score: Partial<Score>, pending = 0) => mountIn(ScoreBar, { attempt: attempt(score), pending }).text();
+  const bar = (score: Partial<Score>, pending = 0, unsaved = 0) =>
+    mountIn(ScoreBar, { attempt: attempt(score), pending, unsaved }).text();
   beforeEach(() => signedIn('instructor'));
 
   it.each([
@@ -86,6 +87,8 @@ describe('the score of a sheet', () => {
   it('says whether everything is kept', () => {
     expect(bar({}, 0)).toContain('all saved');
     expect(bar({}, 2)).not.toContain('all saved');
+    expect(bar({}, 0, 1)).toContain('not saved');
+    expect(bar({}, 0, 1)).not.toContain('all saved');
   });
 });
 
@@ -179,8 +182,32 @@ describe('a practical sheet', () => {
     await page.find('input[aria-label="Hole A position dx"]').setValue('0,1');
     await page.find('input[aria-label="Hole A position dx"]').trigger('change');
     await wait();
-    expect(called('PUT /api/assessment/attempts/a1/marks/dia')[0]?.body).toEqual({ value: '9.12' });
-    expect(called('PUT /api/assessment/attempts/a1/marks/pos')[0]?.body).toEqual({ dx: '0,1', dy: '' });
+    expect(called('PUT /api/assessment/attempts/a1/marks/dia')[0]?.body).toEqual({ value: '9.12 mm' });
+    expect(called('PUT /api/assessment/attempts/a1/marks/pos')[0]?.body).toEqual({ dx: '0,1 mm', dy: '' });
+  });
+
+  it('changes no reading when the units are switched half way', async () => {
+    await open();
+    const field = () => page.find<HTMLInputElement>('input[aria-label="Hole A diameter"]');
+    await field().trigger('focus');
+    await field().setValue('9.1');
+    signedIn('instructor', 'in');
+    await flushPromises();
+    await field().trigger('change');
+    await wait();
+    expect(called('PUT /api/assessment/attempts/a1/marks/dia').at(-1)?.body).toEqual({ value: '9.1 mm' });
+    expect(field().element.value).toBe('9.1 mm');
+  });
+
+  it('keeps on the sheet what the server would not take, and says that it is not saved', async () => {
+    await open();
+    serve('PUT /api/assessment/attempts/a1/marks/burr', new Refusal(409, 'This sheet is concluded.'));
+    await verdict('Burr taken off', ' met')?.trigger('click');
+    await wait();
+    expect(verdict('Burr taken off', ' met')?.attributes('aria-pressed')).toBe('true');
+    expect(page.find('#criterion-burr').text()).toContain('This sheet is concluded.');
+    expect(page.text()).toContain('1 mark is not saved');
+    expect(page.text()).not.toContain('all saved');
   });
 
   it('is concluded only when everything is seen and kept', async () => {

@@ -1,6 +1,8 @@
-import { mountIn } from '@/test/mountIn';
+import { openOutbox } from '@/api/outbox';
+import { mountIn, signedIn } from '@/test/mountIn';
+import { called, Refusal, serve } from '@/test/server';
 import { flushPromises } from '@vue/test-utils';
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it } from 'vitest';
 import { defineComponent, h } from 'vue';
 import { useMarks } from './useMarks';
 
@@ -19,71 +21,71 @@ function marksOf(attempt: string): Marks {
   );
   return marks as Marks;
 }
-
-const sent = vi.hoisted(() => vi.fn());
-vi.mock('@/api/client', async (original) => ({ ...(await original<object>()), api: { PUT: sent } }));
-const answer = (status: number, body: object = {}) => ({
-  [status < 400 ? 'data' : 'error']: body,
-  response: new Response(null, { status }),
-});
+const route = (criterion: string) => `PUT /api/assessment/attempts/a1/marks/${criterion}`;
+const kept = () => Object.keys(localStorage).filter((key) => key.startsWith('millstep.outbox.'));
 
 describe('marks of a sheet', () => {
-  beforeEach(() => {
-    vi.useFakeTimers();
-    localStorage.clear();
-    sent.mockReset();
-  });
-  afterEach(() => {
-    vi.useRealTimers();
-  });
+  beforeEach(() => signedIn('instructor'));
 
   it('are sent as they are made and then forgotten here', async () => {
-    sent.mockImplementation(async () => answer(200, { id: 'a1' }));
+    serve(route('eyes'), { id: 'a1' });
     const marks = marksOf('a1');
     marks.set('eyes', { result: 'met' });
     expect(marks.pending.value).toBe(1);
-    await vi.advanceTimersByTimeAsync(50);
+    expect(kept()).toHaveLength(1);
     await flushPromises();
     expect(marks.pending.value).toBe(0);
-    expect(localStorage.getItem('millstep.marks.a1')).toBe('{}');
+    expect(kept()).toEqual([]);
   });
 
-  it('are kept on the device while the network is gone, and sent when it is back', async () => {
-    sent.mockRejectedValueOnce(new TypeError('network'));
-    sent.mockImplementation(async () => answer(200, { id: 'a2' }));
-    const marks = marksOf('a2');
-    marks.set('key', { result: 'not_met' });
-    await vi.advanceTimersByTimeAsync(100);
-    expect(marks.error.value).not.toBeNull();
-    expect(JSON.parse(localStorage.getItem('millstep.marks.a2') ?? '')).toEqual({ key: { result: 'not_met' } });
-    await vi.advanceTimersByTimeAsync(5_000);
+  it('that were kept are sent when the sheet is opened again, under the same id', async () => {
+    serve(route('eyes'), new Refusal(503, 'The shop is away.'));
+    const marks = marksOf('a1');
+    marks.set('eyes', { result: 'met' });
     await flushPromises();
-    expect(marks.pending.value).toBe(0);
-    expect(marks.error.value).toBeNull();
-  });
-
-  it('that were kept are sent when the sheet is opened again', async () => {
-    localStorage.setItem('millstep.marks.a3', JSON.stringify({ eyes: { result: 'met' } }));
-    sent.mockImplementation(async () => answer(200, { id: 'a3' }));
-    const marks = marksOf('a3');
-    await vi.advanceTimersByTimeAsync(50);
+    expect(marks.pending.value).toBe(1);
+    expect(marks.stuck.value).toBe('unreachable');
+    serve(route('eyes'), { id: 'a1' });
+    openOutbox();
     await flushPromises();
-    expect(sent).toHaveBeenCalledOnce();
+    expect(called(route('eyes'))).toHaveLength(2);
     expect(marks.pending.value).toBe(0);
   });
 
   it("that cannot be understood stay the typist's to mend and are not sent again", async () => {
-    sent.mockImplementation(async () =>
-      answer(422, { message: '"nine" is no size', code: 'invalid_input', errors: {} }),
-    );
-    const marks = marksOf('a4');
+    serve(route('dia-A'), new Refusal(422, '"nine" is no size'));
+    const marks = marksOf('a1');
     marks.set('dia-A', { value: 'nine' });
-    await vi.advanceTimersByTimeAsync(10_000);
-    expect(sent).toHaveBeenCalledOnce();
+    await flushPromises();
     expect(marks.faults.value['dia-A']).toContain('no size');
-    sent.mockImplementation(async () => answer(200, { id: 'a4' }));
+    expect(marks.pending.value).toBe(0);
+    serve(route('dia-A'), { id: 'a1' });
     marks.set('dia-A', { value: '9.1' });
-    await vi.advanceTimersByTimeAsync(50);
+    await flushPromises();
     expect(marks.faults.value['dia-A']).toBeUndefined();
+  });
+
+  it.each([
+    [401, 'You were signed out.'],
+    [419, 'CSRF token mismatch.'],
+  ])('are not lost when the session is over (%d)', async (status, message) => {
+    serve(route('key'), new Refusal(status, message));
+    const marks = marksOf('a1');
+    marks.set('key', { result: 'not_met' });
+    await flushPromises();
+    expect(marks.stuck.value).toBe('signed_out');
+    expect(marks.marked.value.key).toEqual({ result: 'not_met' });
+    expect(marks.pending.value).toBe(1);
+    expect(kept()).toHaveLength(1);
+  });
+
+  it('are not lost when the sheet was concluded elsewhere: they stay, and are said not to be saved', async () => {
+    serve(route('key'), new Refusal(409, 'This sheet is concluded.'));
+    const marks = marksOf('a1');
+    marks.set('key', { result: 'met' });
+    await flushPromises();
+    expect(marks.unsaved.value).toBe(1);
+    expect(marks.faults.value.key).toContain('concluded');
+    expect(kept()).toHaveLength(1);
   });
 });

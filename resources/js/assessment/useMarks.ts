@@ -1,79 +1,67 @@
-import { api, must, Refused, type Schemas } from '@/api/client';
+import { Refused, type Schemas } from '@/api/client';
+import { send, stuck, tryAgain, useOutbox, flush } from '@/api/outbox';
 import { useQueryClient } from '@tanstack/vue-query';
+import { v7 as uuid } from 'uuid';
 import { computed, ref } from 'vue';
 
 type Attempt = Schemas['AssessmentAttempt'];
 type Mark = Schemas['Mark'];
-
-const KEPT = 'millstep.marks.';
-const AGAIN_MS = 4_000;
 
 function without<T>(record: Record<string, T>, key: string): Record<string, T> {
   return Object.fromEntries(Object.entries(record).filter(([each]) => each !== key));
 }
 
 /**
- * Marks as they are made: each is kept on this device until the server has it, and sent again when the
- * network was gone. Sending one twice is the same mark, so nothing can be counted twice.
+ * Marks as they are made: each goes through the outbox, so it is kept on this device until the server has it. What the
+ * server refuses stays, and says so beside its criterion.
  */
-export function useMarks(attemptId: string, queryKey: string[]) {
+export function useMarks(attemptId: string, queryKey: string[], words: (criterion: string) => string = (id) => id) {
   const client = useQueryClient();
-  const storage = KEPT + attemptId;
-  const unsent = ref<Record<string, Mark>>(JSON.parse(localStorage.getItem(storage) ?? '{}'));
-  const faults = ref<Record<string, string>>({});
-  const error = ref<Error | null>(null);
-  let sending = false;
-
-  function keep() {
-    localStorage.setItem(storage, JSON.stringify(unsent.value));
-  }
+  const outbox = useOutbox();
+  const start = `mark:${attemptId}:`;
+  /** Readings that cannot be understood, to be typed anew. */
+  const misread = ref<Record<string, string>>({});
 
   function set(criterion: string, mark: Mark) {
-    unsent.value = { ...unsent.value, [criterion]: mark };
-    keep();
-    void send();
+    misread.value = without(misread.value, criterion);
+    send<Attempt>(uuid(), {
+      about: start + criterion,
+      method: 'PUT',
+      path: `/api/assessment/attempts/${attemptId}/marks/${criterion}`,
+      body: mark,
+      label: { key: 'outbox.mark', words: { what: words(criterion) } },
+    })
+      .then((attempt) => client.setQueryData(queryKey, attempt))
+      .catch((cause: Error) => {
+        if (cause instanceof Refused && cause.status === 422)
+          misread.value = { ...misread.value, [criterion]: cause.message };
+      });
   }
 
-  async function send() {
-    if (sending) return;
-    sending = true;
-    error.value = null;
-    try {
-      for (let next = Object.entries(unsent.value)[0]; next; next = Object.entries(unsent.value)[0]) {
-        const [criterion, mark] = next;
-        await sendOne(criterion, mark);
-        // What was marked anew meanwhile is sent in its turn.
-        if (unsent.value[criterion] === mark) {
-          unsent.value = without(unsent.value, criterion);
-          keep();
-        }
-      }
-    } catch (cause) {
-      error.value = cause as Error;
-      setTimeout(send, AGAIN_MS);
-    } finally {
-      sending = false;
-    }
-  }
+  const unsent = computed(() => outbox.about(start));
+  const refused = computed(() =>
+    Object.fromEntries(
+      unsent.value.flatMap((command) =>
+        command.refused ? [[command.about.slice(start.length), command.refused.message]] : [],
+      ),
+    ),
+  );
 
-  async function sendOne(criterion: string, mark: Mark) {
-    try {
-      const attempt: Attempt = await must(
-        api.PUT('/api/assessment/attempts/{attempt}/marks/{criterion}', {
-          params: { path: { attempt: attemptId, criterion } },
-          body: mark,
-        }),
-      );
-      client.setQueryData(queryKey, attempt);
-      faults.value = without(faults.value, criterion);
-    } catch (cause) {
-      // A reading that cannot be understood is the typist's to mend; sending it again would not help.
-      if (!(cause instanceof Refused) || cause.status >= 500) throw cause;
-      faults.value = { ...faults.value, [criterion]: cause.message };
-    }
-  }
-
-  if (Object.keys(unsent.value).length > 0) void send();
-
-  return { set, retry: send, pending: computed(() => Object.keys(unsent.value).length), faults, error };
+  return {
+    set,
+    /** On their way, or waiting for the network or for somebody to sign in. */
+    pending: computed(() => unsent.value.filter((command) => command.refused === null).length),
+    /** Refused by the server and kept: not saved. */
+    unsaved: computed(() => Object.keys(refused.value).length),
+    faults: computed(() => ({ ...refused.value, ...misread.value })),
+    /** What was marked here and is not with the server yet, so that the sheet shows it all the same. */
+    marked: computed(() =>
+      Object.fromEntries(unsent.value.map((command) => [command.about.slice(start.length), command.body as Mark])),
+    ),
+    stuck,
+    retry: () => {
+      unsent.value.filter((command) => command.refused).forEach((command) => tryAgain(command.id));
+      void flush();
+    },
+  };
 }

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
+import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import FormField from '@/ui/FormField.vue';
 import { useAction } from '@/ui/useAction';
-import { v7 as uuid } from 'uuid';
-import { computed, ref } from 'vue';
+import { useCommand } from '@/ui/useCommand';
+import { useIntent } from '@/ui/useIntent';
+import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 
 /** Holding a permit after an incident, suspending, revoking it, or lifting the hold. */
@@ -17,16 +19,43 @@ const types = computed<Schemas['Hold']['type'][]>(() =>
   props.permit.standing.held ? ['reinstated', 'revoked'] : ['incident_hold', 'suspended', 'revoked'],
 );
 const type = computed(() => (types.value.includes(chosen.value) ? chosen.value : (types.value[0] ?? 'suspended')));
-const place = useAction(
+const { person } = useMe();
+const pin = ref('');
+/** Placing a hold is anybody's who teaches, at once; lifting and revoking need the PIN, which is kept nowhere. */
+const needsPin = computed(() => type.value === 'reinstated' || type.value === 'revoked');
+const intent = useIntent(`hold.${props.learnerId}.${props.permit.code}.${person.value?.id}`);
+const path = { learner: String(props.learnerId), permit: props.permit.code };
+const signed = useAction(
   () =>
     must(
       api.POST('/api/competency/learners/{learner}/permits/{permit}/holds', {
-        params: { path: { learner: String(props.learnerId), permit: props.permit.code } },
-        body: { id: uuid(), type: type.value, reason: reason.value },
+        params: { path },
+        body: { id: intent.id.value, type: type.value, reason: reason.value, pin: pin.value },
       }),
     ),
-  () => (reason.value = ''),
+  () => {
+    intent.done();
+    clear();
+  },
 );
+const kept = useCommand(
+  (_input: undefined, id) => ({
+    about: `hold:${id}`,
+    method: 'POST',
+    path: `/api/competency/learners/${props.learnerId}/permits/${props.permit.code}/holds`,
+    body: { id, type: type.value, reason: reason.value },
+    label: { key: 'outbox.hold', words: { what: reason.value } },
+  }),
+  clear,
+);
+const place = computed(() => (needsPin.value ? signed : kept));
+const fieldErrors = computed(() => place.value.fieldErrors.value);
+function clear() {
+  reason.value = '';
+  pin.value = '';
+}
+/** Another kind, or other words, are another intent. */
+watch([type, reason], () => intent.done());
 </script>
 
 <template>
@@ -44,12 +73,7 @@ const place = useAction(
           <option v-for="option in types" :key="option" :value="option">{{ t(`ledger.${option}`) }}</option>
         </select>
       </FormField>
-      <FormField
-        v-slot="field"
-        :label="t('hold.reason')"
-        class="min-w-64 flex-1"
-        :error="place.fieldErrors.value.reason?.[0]"
-      >
+      <FormField v-slot="field" :label="t('hold.reason')" class="min-w-64 flex-1" :error="fieldErrors.reason?.[0]">
         <input
           :id="field.id"
           v-model="reason"
@@ -61,10 +85,22 @@ const place = useAction(
           :aria-describedby="field.described"
         />
       </FormField>
+      <FormField v-if="needsPin" v-slot="field" :label="t('sign.pin')" class="w-44" :error="fieldErrors.pin?.[0]">
+        <input
+          :id="field.id"
+          v-model="pin"
+          class="field reading"
+          type="password"
+          inputmode="numeric"
+          autocomplete="off"
+          maxlength="12"
+          required
+        />
+      </FormField>
       <BigButton type="submit" tone="no" :busy="place.busy.value">{{ t('hold.act') }}</BigButton>
     </form>
     <ErrorNote
-      v-if="!place.fieldErrors.value.reason"
+      v-if="!fieldErrors.reason && !fieldErrors.pin"
       class="mt-2"
       :error="place.error.value"
       @retry="place.run(undefined)"

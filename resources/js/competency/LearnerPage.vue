@@ -49,6 +49,12 @@ const own = computed(() => String(person.value?.id) === props.id);
         :learner-id="data.learner.id"
       />
     </template>
-    <LedgerList class="mt-8" :lines="data.ledger" />
+    <LedgerList
+      class="mt-8"
+      :lines="data.ledger"
+      :chain="data.chain"
+      :learner-id="data.learner.id"
+      :may-correct="teaches && !own"
+    />
   </PageState>
 </template>

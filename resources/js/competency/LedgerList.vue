@@ -1,10 +1,15 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
+import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import CorrectionDialog from './CorrectionDialog.vue';
+import { useScope } from './useScope';
 
 /** What happened, newest first, with the hash that ties each line to the one before it. */
-defineProps<{ lines: Schemas['LedgerLine'][] }>();
+defineProps<{ lines: Schemas['LedgerLine'][]; chain: Schemas['ChainProof']; learnerId: number; mayCorrect: boolean }>();
 const { t, d, te } = useI18n();
+const { words: scopeWords } = useScope();
+const correcting = ref<Schemas['LedgerLine'] | null>(null);
 
 function words(line: Schemas['LedgerLine']): string {
   const details = line.details as Record<string, unknown>;
@@ -17,6 +22,10 @@ function words(line: Schemas['LedgerLine']): string {
   if (typeof details.score_percent === 'number') said.push(`${details.score_percent} %`);
   if (typeof details.valid_until === 'string')
     said.push(t('ledger.until', { until: d(details.valid_until, { dateStyle: 'medium' }) }));
+  if (line.type === 'signed_off') said.push(scopeWords((details.scope ?? {}) as Schemas['Scope']));
+  if (typeof details.ended === 'string' && te(`ledger.ended.${details.ended}`))
+    said.push(t(`ledger.ended.${details.ended}`));
+  if (details.confirmed === false) said.push(t('ledger.notConfirmed'));
   return said.join(', ');
 }
 </script>
@@ -37,12 +46,29 @@ function words(line: Schemas['LedgerLine']): string {
           </tr>
         </thead>
         <tbody>
-          <tr v-for="line in lines" :key="line.id" class="border-t border-hairline align-top">
+          <tr
+            v-for="line in lines"
+            :key="line.id"
+            class="border-t border-hairline align-top"
+            :class="{ 'text-quiet': line.corrected }"
+          >
             <td class="p-2 whitespace-nowrap">
               {{ d(line.happened_at, { dateStyle: 'medium', timeStyle: 'short' }) }}
             </td>
             <td class="p-2">
-              <strong>{{ te(`ledger.${line.type}`) ? t(`ledger.${line.type}`) : line.type }}</strong> {{ words(line) }}
+              <span :class="{ 'line-through': line.corrected }"
+                ><strong>{{ te(`ledger.${line.type}`) ? t(`ledger.${line.type}`) : line.type }}</strong>
+                {{ words(line) }}</span
+              >
+              <em v-if="line.corrected" class="ml-2">{{ t('ledger.takenBack') }}</em>
+              <button
+                v-else-if="mayCorrect"
+                type="button"
+                class="ml-2 min-h-9 px-2 underline underline-offset-4 print:hidden"
+                @click="correcting = line"
+              >
+                {{ t('ledger.correct') }}
+              </button>
             </td>
             <td class="p-2 whitespace-nowrap">{{ line.recorded_by }}</td>
             <td class="reading p-2 text-quiet" :title="line.hash">{{ line.hash.slice(0, 10) }}</td>
@@ -50,5 +76,19 @@ function words(line: Schemas['LedgerLine']): string {
         </tbody>
       </table>
     </div>
+    <p class="mt-2 text-sm break-all text-quiet">
+      {{ t('ledger.head', { count: chain.count, at: d(chain.at, { dateStyle: 'medium', timeStyle: 'short' }) }) }}
+      <span class="reading">{{ chain.hash }}</span>
+      <span class="hidden print:block"
+        >{{ t('ledger.signature') }} <span class="reading">{{ chain.signature }}</span></span
+      >
+    </p>
+    <CorrectionDialog
+      v-if="correcting"
+      :line="correcting"
+      :what="`${t(`ledger.${correcting.type}`)} ${words(correcting)}`"
+      :learner-id="learnerId"
+      @close="correcting = null"
+    />
   </section>
 </template>

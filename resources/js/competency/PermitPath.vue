@@ -8,13 +8,16 @@ import { v7 as uuid } from 'uuid';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
+import LessonLinks from './LessonLinks.vue';
 import PathRow from './PathRow.vue';
 import { useNext } from './useNext';
+import { useScope } from './useScope';
 
 /** One permit as a way of five stages, what each asks for, and the next move. */
 const props = defineProps<{ permit: Schemas['PermitRecord']; learnerId: number; own: boolean }>();
 const { t, d } = useI18n();
 const { all } = useNext();
+const { words: scopeWords } = useScope();
 const router = useRouter();
 
 const standing = computed(() => props.permit.standing);
@@ -29,6 +32,7 @@ const move = computed(() => {
   if (!props.own || standing.value.held) return null;
   const to = {
     lesson: { name: 'lesson', params: { code: what } },
+    guided: { name: 'lesson', params: { code: what } },
     check: { name: 'check', params: { code: what } },
     practice: { name: 'logbook' },
     sign_off: props.permit.acknowledged
@@ -37,7 +41,9 @@ const move = computed(() => {
   }[kind];
   return to ? { to, label: t(`record.move.${kind}`, { what }) } : null;
 });
-const lessonsDone = computed(() => props.permit.lessons.filter((lesson) => lesson.completed).length);
+const lessons = computed(() => props.permit.lessons.filter((lesson) => !lesson.guided));
+const guided = computed(() => props.permit.lessons.filter((lesson) => lesson.guided));
+const lessonsDone = computed(() => lessons.value.filter((lesson) => lesson.completed).length);
 const canSign = computed(() => standing.value.stage >= 4);
 </script>
 
@@ -61,6 +67,9 @@ const canSign = computed(() => standing.value.stage >= 4);
             })
           }}
         </p>
+        <p v-if="permit.signed_off && !standing.held" data-testid="scope">
+          {{ t('scope.covers') }}: <strong>{{ scopeWords(permit.signed_off.scope) }}</strong>
+        </p>
         <p v-if="standing.next.length > 0" class="mt-1">
           {{ t('record.next') }} <strong>{{ all(standing.next) }}</strong>
         </p>
@@ -77,24 +86,9 @@ const canSign = computed(() => standing.value.stage >= 4);
       <PathRow
         :stage="1"
         :reached="standing.stage >= 1"
-        :title="t('record.lessons', { done: lessonsDone, all: permit.lessons.length })"
+        :title="t('record.lessons', { done: lessonsDone, all: lessons.length })"
       >
-        <ul class="grid gap-x-6 sm:grid-cols-2">
-          <li v-for="lesson in permit.lessons" :key="lesson.code">
-            <RouterLink
-              :to="{ name: 'lesson', params: { code: lesson.code } }"
-              class="flex min-h-12 items-center gap-3"
-            >
-              <span class="reading w-8">{{ lesson.code }}</span>
-              <span class="flex-1">{{ lesson.title }}</span>
-              <span class="text-sm whitespace-nowrap text-quiet no-underline">{{
-                lesson.completed
-                  ? `✓ ${t('record.done')}`
-                  : t('record.steps', { done: lesson.steps_done, all: lesson.steps })
-              }}</span>
-            </RouterLink>
-          </li>
-        </ul>
+        <LessonLinks :lessons="lessons" />
       </PathRow>
       <PathRow :stage="2" :reached="standing.stage >= 2" :title="t('record.check')">
         <div v-for="check in permit.checks" :key="check.code" class="flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -125,6 +119,10 @@ const canSign = computed(() => standing.value.stage >= 4);
         </div>
       </PathRow>
       <PathRow :stage="3" :reached="standing.stage >= 3" :title="t('record.practice')">
+        <template v-if="guided.length > 0">
+          <p class="text-sm text-quiet">{{ t('record.guided') }}</p>
+          <LessonLinks class="mb-3" :lessons="guided" />
+        </template>
         <div class="flex flex-wrap items-center gap-4">
           <p class="flex-1">
             {{

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
+import { asTyped } from '@/measure/asTyped';
 import SizeField from '@/measure/SizeField.vue';
+import { useUnits } from '@/measure/useUnits';
+import { withUnit } from '@/measure/withUnit';
 import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
@@ -10,14 +13,18 @@ import PageState from '@/ui/PageState.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
 import { useAction } from '@/ui/useAction';
 import { useQuery } from '@tanstack/vue-query';
-import { v7 as uuid } from 'uuid';
+import { useCommand } from '@/ui/useCommand';
+import { useIntent } from '@/ui/useIntent';
 import { computed, reactive, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
+import { useScope } from './useScope';
 
 const props = defineProps<{ id: string; permit: string }>();
-const { t } = useI18n();
+const { t, d } = useI18n();
 const { person, teaches } = useMe();
+const { units } = useUnits();
+const { words: scopeWords } = useScope();
 const router = useRouter();
 const path = { learner: props.id, permit: props.permit };
 const proposal = useQuery({
@@ -26,15 +33,14 @@ const proposal = useQuery({
   refetchInterval: 10_000,
 });
 const own = computed(() => String(person.value?.id) === props.id);
-const OPERATIONS = ['drill', 'countersink', 'ream', 'tap'];
 
 const form = reactive({
   pin: '',
   validUntil: '',
-  everyMaterial: true,
   materials: [] as string[],
   operations: [] as string[],
   maxDiameter: '',
+  minThickness: '',
   companion: false,
   filled: false,
 });
@@ -44,43 +50,50 @@ watch(
     if (!data || form.filled) return;
     form.filled = true;
     form.validUntil = data.valid_until;
-    form.everyMaterial = data.scope.materials === undefined;
-    form.materials = data.scope.materials ?? [];
-    form.operations = data.scope.operations ?? OPERATIONS;
-    form.maxDiameter = data.scope.max_diameter_mm === undefined ? '' : `${data.scope.max_diameter_mm} mm`;
+    // Nothing is ticked beforehand where the permit names materials: the instructor says which were taught.
+    form.materials = data.scope.materials === undefined ? data.materials.map((material) => material.key) : [];
+    form.operations = data.operations;
+    form.maxDiameter = asTyped(data.scope.max_diameter_mm, units.value);
+    form.minThickness = asTyped(data.scope.min_thickness_mm, units.value);
     form.companion = data.scope.companion ?? false;
   },
   { immediate: true },
 );
 
-/** The same id for every try of this signature, so that a lost answer does not sign twice. */
-const signatureId = uuid();
-const acknowledgementId = uuid();
-const acknowledge = useAction((data: Schemas['SignOffProposal']) =>
-  must(
-    api.POST('/api/competency/learners/{learner}/permits/{permit}/acknowledgement', {
-      params: { path },
-      body: { id: acknowledgementId, statement_version: data.statement.version },
-    }),
-  ),
+/** The same id for every try of this signature, so that a lost answer does not sign twice; what is changed is another. */
+const intent = useIntent(`sign-off.${props.id}.${props.permit}`);
+watch(
+  () => JSON.stringify({ ...form, pin: '' }),
+  () => intent.done(),
 );
+const acknowledge = useCommand((data: Schemas['SignOffProposal'], id) => ({
+  about: `acknowledgement:${props.id}:${props.permit}`,
+  method: 'POST',
+  path: `/api/competency/learners/${props.id}/permits/${props.permit}/acknowledgement`,
+  body: { id, statement_version: data.statement.version },
+  label: { key: 'outbox.acknowledgement' },
+}));
 const sign = useAction(
   () =>
     must(
       api.POST('/api/competency/learners/{learner}/permits/{permit}/sign-off', {
         params: { path },
         body: {
-          id: signatureId,
+          id: intent.id.value,
           pin: form.pin,
           valid_until: form.validUntil,
-          materials: form.everyMaterial ? null : form.materials,
-          operations: form.operations.length === OPERATIONS.length ? null : form.operations,
-          max_diameter: form.maxDiameter,
+          materials: form.materials,
+          operations: form.operations,
+          max_diameter: withUnit(form.maxDiameter, units.value),
+          min_thickness: withUnit(form.minThickness, units.value),
           companion: form.companion,
         },
       }),
     ),
-  () => router.push({ name: 'learner', params: { id: props.id } }),
+  () => {
+    intent.done();
+    return router.push({ name: 'learner', params: { id: props.id } });
+  },
 );
 const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length === 0 ? sign.error.value : null));
 </script>
@@ -102,6 +115,16 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
       <section class="sheet mt-5 p-5">
         <h2>{{ t('sign.statement', { version: data.statement.version }) }}</h2>
         <p class="mt-2 max-w-prose text-lg whitespace-pre-line">{{ data.statement.body }}</p>
+        <p v-if="data.signed_off" class="mt-3" data-testid="signed-scope">
+          {{
+            t('record.signedBy', {
+              by: data.signed_off.by,
+              at: d(data.signed_off.at, { dateStyle: 'medium' }),
+              until: d(data.signed_off.valid_until, { dateStyle: 'medium' }),
+            })
+          }}
+          {{ t('scope.covers') }}: <strong>{{ scopeWords(data.signed_off.scope) }}</strong>
+        </p>
         <p class="mt-3 font-semibold" :class="data.acknowledged ? 'text-alone' : 'text-supervised'">
           {{ data.acknowledged ? `✓ ${t('sign.acknowledged')}` : `○ ${t('sign.notAcknowledged')}` }}
         </p>
@@ -116,15 +139,26 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
 
       <form v-if="teaches && !own" class="sheet mt-5 space-y-5 p-5" @submit.prevent="sign.run(undefined)">
         <h2>{{ t('sign.scope') }}</h2>
-        <p v-if="data.standing.stage < 4" class="border-2 border-supervised p-3 font-semibold" role="status">
-          ▲ {{ t('sign.tooEarly', { stage: data.standing.stage }) }}
+        <ul v-if="data.reasons.length > 0" class="border-2 border-supervised p-3" role="status" data-testid="not-yet">
+          <li v-for="reason in data.reasons" :key="reason" class="font-semibold">
+            ▲ {{ t(`sign.reason.${reason}`, { stage: data.standing.stage, name: data.learner.name }) }}
+          </li>
+        </ul>
+        <p>
+          {{ t('sign.atMost') }} <strong>{{ scopeWords(data.scope) }}</strong>
         </p>
-        <div class="grid gap-5 sm:grid-cols-3">
+        <div class="grid gap-5 sm:grid-cols-2 lg:grid-cols-4">
           <SizeField
             v-model="form.maxDiameter"
             :label="t('sign.maxDiameter')"
             :hint="t('sign.maxDiameterHint')"
-            :error="sign.fieldErrors.value.text?.[0]"
+            :error="sign.fieldErrors.value.max_diameter?.[0]"
+          />
+          <SizeField
+            v-model="form.minThickness"
+            :label="t('sign.minThickness')"
+            :hint="t('sign.minThicknessHint')"
+            :error="sign.fieldErrors.value.min_thickness?.[0]"
           />
           <FormField v-slot="field" :label="t('sign.validUntil')" :error="sign.fieldErrors.value.valid_until?.[0]">
             <input
@@ -133,6 +167,7 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
               type="date"
               class="field"
               required
+              :max="data.valid_until"
               :aria-invalid="field.invalid"
               :aria-describedby="field.described"
             />
@@ -143,17 +178,18 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
         </div>
         <fieldset>
           <legend class="font-semibold">{{ t('sign.operations') }}</legend>
-          <label v-for="operation in OPERATIONS" :key="operation" class="mr-6 inline-flex min-h-12 items-center gap-3"
+          <label
+            v-for="operation in data.operations"
+            :key="operation"
+            class="mr-6 inline-flex min-h-12 items-center gap-3"
             ><input v-model="form.operations" type="checkbox" class="size-6" :value="operation" />
             {{ t(`operation.${operation}`) }}</label
           >
         </fieldset>
         <fieldset>
           <legend class="font-semibold">{{ t('sign.materials') }}</legend>
-          <label class="inline-flex min-h-12 items-center gap-3"
-            ><input v-model="form.everyMaterial" type="checkbox" class="size-6" /> {{ t('sign.everyMaterial') }}</label
-          >
-          <div v-if="!form.everyMaterial" class="grid sm:grid-cols-3">
+          <p class="text-sm text-quiet">{{ t('sign.materialsHint') }}</p>
+          <div class="grid sm:grid-cols-3">
             <label
               v-for="material in data.materials"
               :key="material.key"
@@ -183,7 +219,13 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
               :aria-describedby="field.described"
             />
           </FormField>
-          <BigButton type="submit" tone="main" :busy="sign.busy.value">{{ t('sign.sign') }}</BigButton>
+          <BigButton
+            type="submit"
+            tone="main"
+            :busy="sign.busy.value"
+            :disabled="data.reasons.length > 0 || form.materials.length === 0 || form.operations.length === 0"
+            >{{ t('sign.sign') }}</BigButton
+          >
         </div>
         <ErrorNote :error="onlyGeneral" @retry="sign.run(undefined)" />
       </form>

@@ -4,7 +4,9 @@ import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import HoleGlyph from '@/ui/HoleGlyph.vue';
 import PageState from '@/ui/PageState.vue';
-import { useAction } from '@/ui/useAction';
+import AlertList from '@/records/AlertList.vue';
+import { useLive } from '@/live/useLive';
+import { useCommand } from '@/ui/useCommand';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -20,7 +22,20 @@ const today = useQuery({
   queryFn: () => must(api.GET('/api/competency/today')),
   refetchInterval: REFRESH_MS,
 });
-const presence = useAction((present: boolean) => must(api.PUT('/api/gate/presence', { body: { present } })));
+useLive('shop');
+const presence = useCommand((present: boolean) => ({
+  about: 'presence',
+  method: 'PUT',
+  path: '/api/gate/presence',
+  body: { present },
+  label: { key: 'outbox.presence' },
+}));
+const end = useCommand((turn: string) => ({
+  about: `turn:${turn}`,
+  method: 'POST',
+  path: `/api/gate/turns/${turn}/end`,
+  label: { key: 'outbox.turn' },
+}));
 
 const search = ref('');
 const order = ref<'name' | 'stage'>('name');
@@ -58,6 +73,7 @@ const cohorts = computed(() =>
       </div>
     </div>
     <ErrorNote class="mt-3" :error="presence.error.value" @retry="presence.reset()" />
+    <AlertList class="mt-3" />
 
     <div class="mt-5 grid items-start gap-6 lg:grid-cols-[minmax(340px,2fr)_5fr]">
       <div class="space-y-6">
@@ -66,10 +82,23 @@ const cohorts = computed(() =>
           <h2>{{ t('today.atMachines') }}</h2>
           <p v-if="data.at_machines.length === 0" class="mt-2 text-quiet">{{ t('today.nobodyAtMachines') }}</p>
           <ul class="mt-2">
-            <li v-for="turn in data.at_machines" :key="turn.machine" class="border-t border-hairline py-2">
-              <span class="font-semibold">{{ turn.machine }}</span>: {{ turn.person }},
-              {{ t(`gate.word.${turn.decision}`) }},
-              {{ t('today.since', { time: d(turn.since, { timeStyle: 'short' }) }) }}
+            <li
+              v-for="turn in data.at_machines"
+              :key="turn.id"
+              class="flex flex-wrap items-center gap-3 border-t border-hairline py-2"
+            >
+              <span class="flex-1">
+                <span class="font-semibold">{{ turn.machine }}</span>: {{ turn.person }},
+                {{ t(`gate.word.${turn.decision}`) }},
+                {{ t('today.since', { time: d(turn.since, { timeStyle: 'short' }) }) }}
+              </span>
+              <BigButton
+                tone="no"
+                :busy="end.busy.value"
+                :aria-label="t('today.endTurnOf', { name: turn.person })"
+                @click="end.run(turn.id)"
+                >{{ t('today.endTurn') }}</BigButton
+              >
             </li>
           </ul>
         </section>

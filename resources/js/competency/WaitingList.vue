@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { api, must, type Schemas } from '@/api/client';
+import type { Schemas } from '@/api/client';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
-import { useAction } from '@/ui/useAction';
+import { useCommand } from '@/ui/useCommand';
 import { useTimeAgo } from '@vueuse/core';
 import { useI18n } from 'vue-i18n';
 
@@ -11,17 +11,19 @@ defineProps<{ items: Schemas['WaitingItem'][] }>();
 const { t } = useI18n();
 type Item = Schemas['WaitingItem'];
 
-const openHold = useAction((item: Item) =>
-  must(api.POST('/api/learning/holds/{hold}/open', { params: { path: { hold: item.id } } })),
-);
-const confirm = useAction((item: Item) =>
-  must(
-    api.POST('/api/practice/entries/{entry}/decision', {
-      params: { path: { entry: item.id } },
-      body: { confirm: true },
-    }),
-  ),
-);
+const openHold = useCommand((item: Item) => ({
+  about: `look:${item.id}`,
+  method: 'POST',
+  path: `/api/learning/holds/${item.id}/open`,
+  label: { key: 'outbox.look', words: { what: item.learner.name } },
+}));
+const confirm = useCommand((item: Item) => ({
+  about: `decision:${item.id}`,
+  method: 'POST',
+  path: `/api/practice/entries/${item.id}/decision`,
+  body: { confirm: true },
+  label: { key: 'outbox.decision', words: { what: item.what } },
+}));
 const ago = (since: string | null) => (since === null ? '' : useTimeAgo(since).value);
 </script>
 

@@ -95,7 +95,13 @@ describe('today', () => {
     const mounted = await page(
       today({
         at_machines: [
-          { machine: 'Bench drill', person: 'Wren Example', decision: 'supervised', since: '2031-05-02T10:00:00Z' },
+          {
+            id: 's1',
+            machine: 'Bench drill',
+            person: 'Wren Example',
+            decision: 'supervised',
+            since: '2031-05-02T10:00:00Z',
+          },
         ],
       }),
     );
@@ -124,7 +130,10 @@ describe('the sign-off', () => {
     standing: standing({ stage: 4, next: ['sign_off'] }),
     statement: { version: 3, body: 'I hold the work, never by hand.' },
     acknowledged: true,
+    reasons: [],
+    signed_off: null,
     scope: { max_diameter_mm: 10 },
+    operations: ['drill', 'ream'],
     valid_until: '2032-05-02',
     materials: [
       { key: 'mild_steel', name: 'Mild steel' },
@@ -138,7 +147,14 @@ describe('the sign-off', () => {
     if (as === 'instructor') signedIn('instructor');
     else
       queryClient.setQueryData(['me'], {
-        person: { id: 9, name: 'Wren Example', role: 'learner', units: 'mm' },
+        person: {
+          id: 9,
+          name: 'Wren Example',
+          email: 'wren@millstep.example',
+          pin: 'none',
+          role: 'learner',
+          units: 'mm',
+        },
         demo: true,
       });
     serve('GET /api/competency/learners/9/permits/drill/sign-off', body);
@@ -177,22 +193,27 @@ describe('the sign-off', () => {
       pin: '2468',
       valid_until: '2032-05-02',
       max_diameter: '10 mm',
-      materials: null,
-      operations: null,
+      min_thickness: '',
+      materials: ['mild_steel', 'brass'],
+      operations: ['drill', 'ream'],
       companion: false,
     });
     expect(push).toHaveBeenCalledWith({ name: 'learner', params: { id: '9' } });
   });
 
   it('narrows the scope to materials and operations', async () => {
-    const mounted = await page(proposal({ scope: { materials: ['brass'], operations: ['drill'], companion: true } }));
+    const mounted = await page(
+      proposal({ scope: { materials: ['brass', 'mild_steel'], companion: true }, operations: ['drill'] }),
+    );
     serve(SIGN, {});
+    // Nothing is ticked beforehand: the instructor says what was taught.
+    expect(mounted.find('button[type=submit]').attributes('disabled')).toBeDefined();
     await mounted.find('[value=mild_steel]').setValue(true);
     await mounted.find('input[type=password]').setValue('2468');
     await mounted.find('form').trigger('submit');
     await flushPromises();
     expect(called(SIGN)[0]?.body).toMatchObject({
-      materials: ['brass', 'mild_steel'],
+      materials: ['mild_steel'],
       operations: ['drill'],
       max_diameter: '',
       companion: true,
@@ -216,9 +237,13 @@ describe('the sign-off', () => {
     expect(first).toBe(second);
   });
 
-  it('says that it is too early, and says the refusal of the server', async () => {
-    const mounted = await page(proposal({ standing: standing({ stage: 3 }) }));
-    expect(mounted.text()).toContain('▲');
+  it('says all that speaks against it, and the refusal of the server', async () => {
+    const early = await page(
+      proposal({ standing: standing({ stage: 3 }), reasons: ['not_ready', 'not_acknowledged'] }),
+    );
+    expect(early.find('[data-testid=not-yet]').findAll('li')).toHaveLength(2);
+    expect(early.find('button[type=submit]').attributes('disabled')).toBeDefined();
+    const mounted = await page(proposal());
     serve(SIGN, new Refusal(409, 'The practical assessment is not passed.'));
     await mounted.find('form').trigger('submit');
     await flushPromises();

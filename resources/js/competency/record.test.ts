@@ -17,8 +17,8 @@ const permit = (given: Partial<Schemas['PermitRecord']> = {}, standing: Partial<
     name: 'Through holes to 10 mm',
     standing: { stage: 0, held: false, lapsed: null, next: ['lesson:C6'], ...standing },
     lessons: [
-      { code: 'C5', title: 'Bring the mark under', completed: true, steps: 6, steps_done: 6 },
-      { code: 'C6', title: 'Pilot and through hole', completed: false, steps: 10, steps_done: 3 },
+      { code: 'C5', title: 'Bring the mark under', completed: true, guided: false, steps: 6, steps_done: 6 },
+      { code: 'C6', title: 'Pilot and through hole', completed: false, guided: false, steps: 10, steps_done: 3 },
     ],
     checks: [
       { code: 'SC', title: 'Safety check', attempts: 0, passed: false, score_percent: null, last_attempt: null },
@@ -75,11 +75,17 @@ describe('a permit as a way of five stages', () => {
   });
 
   it('says held or lapsed before anything good', () => {
-    const signed = { by: 'Ada Example', at: '2031-05-02T10:00:00Z', valid_until: '2032-05-02T10:00:00Z' };
+    const signed = {
+      by: 'Ada Example',
+      at: '2031-05-02T10:00:00Z',
+      valid_until: '2032-05-02T10:00:00Z',
+      scope: { materials: ['mild_steel'], max_diameter_mm: 6.5 },
+    };
     const text = (standing: Partial<Schemas['Standing']>) =>
       path(permit({ signed_off: signed as never }, { stage: 5, next: [], ...standing })).text();
     expect(text({})).toContain('Ada Example');
     expect(text({})).toContain('●');
+    expect(text({})).toContain('Covers: mild steel; every operation; up to 6.5 mm');
     expect(text({ held: true })).toContain('■');
     expect(text({ lapsed: 'recency' })).toContain('▲');
   });
@@ -190,25 +196,53 @@ describe('the ledger', () => {
     happened_at: '2031-05-02T10:00:00Z',
     recorded_at: '2031-05-02T10:00:01Z',
     hash: '0123456789abcdef',
+    corrected: false,
     ...given,
   });
 
+  const chain = { count: 4, hash: 'f'.repeat(64), at: '2031-05-02T10:00:00Z', signature: 'c2ln' };
+  const list = (lines: Schemas['LedgerLine'][], mayCorrect = false) =>
+    mountIn(LedgerList, { lines, chain, learnerId: 9, mayCorrect });
+
+  it('says of a signature what it covers, and of a turn that was left that nobody confirmed its minutes', () => {
+    const text = list([
+      line({
+        id: 'l1',
+        type: 'signed_off',
+        details: { valid_until: '2032-05-02T22:59:59Z', scope: { materials: ['mild_steel'], max_diameter_mm: 6.5 } },
+      }),
+      line({ id: 'l2', type: 'machine_time', details: { minutes: 120, confirmed: false, ended: 'idle' } }),
+    ]).text();
+    for (const words of ['mild steel', 'up to 6.5 mm', 'minutes not confirmed', 'nobody showed a badge'])
+      expect(text).toContain(words);
+  });
+
+  it('lets a signer take a line back once, with a reason and a PIN, under one id', async () => {
+    const page = list([line({}), line({ id: 'l2', corrected: true })], true);
+    expect(page.findAll('tbody button')).toHaveLength(1);
+    expect(page.text()).toContain('taken back');
+    expect(
+      list([line({})], false)
+        .find('tbody button')
+        .exists(),
+    ).toBe(false);
+  });
+
   it('says what happened, by whom, and shows the hash that ties it', () => {
-    const text = mountIn(LedgerList, {
-      lines: [
-        line({}),
-        line({ id: 'l2', type: 'check_attempted', details: { check: 'SC', passed: true, score_percent: 90 } }),
-        line({ id: 'l3', type: 'practice_confirmed', details: { exercise: 'Two plates', minutes: 45 } }),
-        line({ id: 'l4', type: 'something_new', details: {} }),
-      ],
-    }).text();
+    const text = list([
+      line({}),
+      line({ id: 'l2', type: 'check_attempted', details: { check: 'SC', passed: true, score_percent: 90 } }),
+      line({ id: 'l3', type: 'practice_confirmed', details: { exercise: 'Two plates', minutes: 45 } }),
+      line({ id: 'l4', type: 'something_new', details: {} }),
+    ]).text();
     for (const words of ['C6', '90 %', 'Two plates, 45 min', 'Ada Example', '0123456789', 'something_new']) {
       expect(text).toContain(words);
     }
     expect(text).not.toContain('abcdef');
+    expect(text).toContain('4 lines');
   });
 
   it('says so while nothing has happened', () => {
-    expect(mountIn(LedgerList, { lines: [] }).find('table').exists()).toBe(false);
+    expect(list([]).find('table').exists()).toBe(false);
   });
 });

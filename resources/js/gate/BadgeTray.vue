@@ -6,7 +6,6 @@ import { useI18n } from 'vue-i18n';
 
 /** The demo's badge reader: badges to press, and a field for any other code. */
 const props = defineProps<{ token: string; busy: boolean }>();
-const companion = defineModel<string>('companion', { required: true });
 const emit = defineEmits<{ badge: [code: string] }>();
 const { t } = useI18n();
 const badges = useQuery({
@@ -44,13 +43,6 @@ const other = ref('');
           {{ t('gate.read') }}
         </button>
       </form>
-      <label class="flex items-center gap-2">
-        {{ t('gate.companion') }}
-        <select v-model="companion" class="field w-56">
-          <option value="">{{ t('gate.noCompanion') }}</option>
-          <option v-for="badge in badges.data.value" :key="badge.code" :value="badge.code">{{ badge.name }}</option>
-        </select>
-      </label>
     </div>
   </details>
 </template>

@@ -5,7 +5,7 @@ import ErrorNote from '@/ui/ErrorNote.vue';
 import PageState from '@/ui/PageState.vue';
 import type { RuleMark } from '@/ui/rule';
 import SteelRule from '@/ui/SteelRule.vue';
-import { useAction } from '@/ui/useAction';
+import { useCommand } from '@/ui/useCommand';
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -39,16 +39,17 @@ const marks = computed<RuleMark[]>(() =>
     state: each.done ? 'done' : each.waiting_since ? 'waiting' : 'open',
   })),
 );
-const canAnswer = computed(() => lesson.data.value?.progress?.next === current.value);
+const locked = computed(() => lesson.data.value?.progress?.open === false);
+const canAnswer = computed(() => !locked.value && lesson.data.value?.progress?.next === current.value);
 
-const answer = useAction(
-  ({ step: name, value }: { step: string; value: string | null }) =>
-    must(
-      api.PUT('/api/learning/progress/{progress}/steps/{step}', {
-        params: { path: { progress: lesson.data.value?.progress?.id ?? '', step: name } },
-        body: { value },
-      }),
-    ),
+const answer = useCommand(
+  ({ step: name, value }: { step: string; value: string | null }) => ({
+    about: `step:${lesson.data.value?.progress?.id}:${name}`,
+    method: 'PUT',
+    path: `/api/learning/progress/${lesson.data.value?.progress?.id}/steps/${name}`,
+    body: { value },
+    label: { key: 'outbox.step', words: { what: `${props.code} ${step.value?.title ?? ''}` } },
+  }),
   (updated: Schemas['Lesson'], { step: name }) => {
     client.setQueryData(key, updated);
     // Whoever has leafed on meanwhile is not called back.
@@ -95,6 +96,9 @@ function print() {
       <PlanLinks class="mt-1" :plans="data.plans" />
       <p v-if="data.fault" role="alert" class="mt-3 border-2 border-no p-3">
         <strong class="text-no">✕</strong> {{ t('lesson.fault') }} {{ data.fault }}
+      </p>
+      <p v-if="locked" class="mt-3 border-2 border-supervised p-3 font-semibold text-supervised" role="status">
+        ▲ {{ t('lesson.guided') }}
       </p>
       <p
         v-if="data.progress?.completed_at"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
+import { withUnit } from '@/measure/withUnit';
 import BigButton from '@/ui/BigButton.vue';
 import CautionNote from '@/ui/CautionNote.vue';
 import FormField from '@/ui/FormField.vue';
@@ -21,10 +22,23 @@ const props = defineProps<{
 const emit = defineEmits<{ answer: [value: string | null] }>();
 const { t } = useI18n();
 const { units } = useUnits();
-const typed = ref(props.step.answer?.value && props.step.reading ? props.step.answer.value : '');
+const typed = ref(
+  props.step.answer?.value && props.step.reading
+    ? withUnit(props.step.answer.value, props.step.answer.units ?? units.value)
+    : '',
+);
 const unit = computed(() =>
   props.step.reading?.kind === 'hole_diameter' ? units.value : (props.machine?.depth_scale?.unit ?? units.value),
 );
+/** What is typed carries the unit in which it was typed, so that switching units half way changes no reading. */
+let typingIn = unit.value;
+function kept() {
+  typed.value = withUnit(typed.value, typingIn);
+}
+function check() {
+  kept();
+  emit('answer', typed.value);
+}
 const verdict = computed(() => props.step.answer?.verdict ?? null);
 </script>
 
@@ -51,7 +65,7 @@ const verdict = computed(() => props.step.answer?.verdict ?? null);
         </div>
       </dl>
 
-      <form v-if="step.reading" class="border-t border-hairline pt-4" @submit.prevent="emit('answer', typed)">
+      <form v-if="step.reading" class="border-t border-hairline pt-4" @submit.prevent="check">
         <FormField v-slot="field" :label="step.reading.ask" :hint="t(`lesson.readIn.${unit}`)">
           <div class="flex gap-3">
             <input
@@ -63,6 +77,8 @@ const verdict = computed(() => props.step.answer?.verdict ?? null);
               :disabled="!canAnswer && !step.done"
               required
               :aria-describedby="field.described"
+              @focus="typingIn = unit"
+              @change="kept"
             />
             <BigButton v-if="canAnswer || step.done" type="submit" :tone="step.done ? 'plain' : 'main'" :busy="busy">{{
               t('lesson.judge')

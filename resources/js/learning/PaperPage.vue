@@ -5,9 +5,10 @@ import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import PageState from '@/ui/PageState.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
-import { useAction } from '@/ui/useAction';
+import { useCommand } from '@/ui/useCommand';
+import { useUnits } from '@/measure/useUnits';
 import { useQuery } from '@tanstack/vue-query';
-import { useSessionStorage } from '@vueuse/core';
+import { useLocalStorage } from '@vueuse/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import PaperQuestion from './PaperQuestion.vue';
@@ -20,7 +21,8 @@ const attempt = useQuery({
   queryFn: () => must(api.GET('/api/learning/attempts/{attempt}', { params: { path: { attempt: props.id } } })),
 });
 /** Kept on this device until the paper is handed in. */
-const answers = useSessionStorage<Record<string, string[]>>(`millstep.paper.${props.id}`, {});
+const answers = useLocalStorage<Record<string, string[]>>(`millstep.paper.${props.id}`, {});
+const { units } = useUnits();
 const mine = computed(() => attempt.data.value?.learner_id === person.value?.id);
 const result = computed(() => attempt.data.value?.result ?? null);
 const unanswered = computed(
@@ -31,15 +33,17 @@ function isAnswered(question: Schemas['Question']): boolean {
   const answer = answers.value[question.id] ?? [];
   return question.kind === 'order' ? answer.length === question.choices.length : Boolean(answer[0]?.trim());
 }
-const handIn = useAction(
-  () =>
-    must(
-      api.POST('/api/learning/attempts/{attempt}/answers', {
-        params: { path: { attempt: props.id } },
-        body: { answers: answers.value },
-      }),
-    ),
-  () => window.scrollTo({ top: 0 }),
+const handIn = useCommand(
+  () => ({
+    about: `paper:${props.id}`,
+    method: 'POST',
+    path: `/api/learning/attempts/${props.id}/answers`,
+    body: { answers: answers.value, units: units.value },
+    label: { key: 'outbox.paper' },
+  }),
+  () => {
+    window.scrollTo({ top: 0 });
+  },
 );
 const line = (question: string) => result.value?.lines.find((each) => each.id === question);
 const given = (question: string) => attempt.data.value?.answers?.[question] ?? answers.value[question] ?? [];

@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
+import { useUnits } from '@/measure/useUnits';
+import { withUnit } from '@/measure/withUnit';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 
@@ -17,6 +19,12 @@ const { t } = useI18n();
 const texts = computed(() => Object.fromEntries(props.question.choices.map((choice) => [choice.id, choice.text])));
 /** Chosen steps first, in the order they were pressed; the others wait below. */
 const waiting = computed(() => props.question.choices.filter((choice) => !props.answer.includes(choice.id)));
+
+const { units } = useUnits();
+/** A length keeps the unit in which it was typed. */
+function keepUnit(typed: string) {
+  if (props.question.unit === 'mm') emit('answer', [withUnit(typed, units.value)]);
+}
 
 function place(id: string) {
   emit('answer', [...props.answer, id]);
@@ -96,6 +104,7 @@ function takeBack(id: string) {
         autocomplete="off"
         :data-testid="`figure-${question.id}`"
         @input="emit('answer', [($event.target as HTMLInputElement).value])"
+        @change="keepUnit(($event.target as HTMLInputElement).value)"
       />
       <span class="reading">{{ question.unit === 'mm' ? t('check.anyUnit') : question.unit }}</span>
     </label>

@@ -110,7 +110,7 @@ describe('a step of a lesson', () => {
       answer: said({ value: '9.1', verdict, value_mm: 9.1 }),
     });
     expect(text.find('[role=status]').text().startsWith(sign)).toBe(true);
-    expect((text.find('input').element as HTMLInputElement).value).toBe('9.1');
+    expect((text.find('input').element as HTMLInputElement).value).toBe('9.1 mm');
   });
 
   it('waits for the look that only whoever teaches can give', async () => {
@@ -143,7 +143,7 @@ describe('a lesson', () => {
     figures: {},
     drawing: null,
     fault: null,
-    progress: { id: 'p1', next, completed_at: null },
+    progress: { id: 'p1', open: true, next, completed_at: null },
     ...more,
   });
   const first = step({ key: 'a', title: 'First' });
@@ -243,7 +243,7 @@ describe('a lesson', () => {
   it('says when it is completed, and what it lacks', async () => {
     const done = await page(
       lesson([{ ...first, done: true }], null, {
-        progress: { id: 'p1', next: null, completed_at: '2031-05-02T10:00:00Z' },
+        progress: { id: 'p1', open: true, next: null, completed_at: '2031-05-02T10:00:00Z' },
       }),
     );
     expect(done.find('[role=status]').text()).toContain('✓');

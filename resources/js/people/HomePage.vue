@@ -4,10 +4,10 @@ import { useRouter } from 'vue-router';
 import { useMe } from './useMe';
 
 /** Sends each person to their own first screen. */
-const { person, teaches } = useMe();
+const { person, teaches, audits } = useMe();
 const router = useRouter();
 watchEffect(() => {
-  if (person.value) void router.replace({ name: teaches.value ? 'today' : 'path' });
+  if (person.value) void router.replace({ name: teaches.value ? 'today' : audits.value ? 'changes' : 'path' });
 });
 </script>
 

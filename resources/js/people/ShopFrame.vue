@@ -1,17 +1,23 @@
 <script setup lang="ts">
-import { api, must } from '@/api/client';
+import { api, must, speakFor } from '@/api/client';
+import { useLive } from '@/live/useLive';
 import { queryClient } from '@/api/queries';
 import type { RuleMark } from '@/ui/rule';
 import SteelRule from '@/ui/SteelRule.vue';
 import { useTheme } from '@/ui/useTheme';
 import { useAction } from '@/ui/useAction';
-import { computed } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
+import OutboxBar from './OutboxBar.vue';
+import PinDialog from './PinDialog.vue';
 import { meQuery, useMe } from './useMe';
 
 /** The frame round every page: whose it is, and the rule with the rooms as its long graduations. */
-const { person, teaches } = useMe();
+const { person, teaches, leads, audits } = useMe();
+const pin = ref(false);
+/** A learner's own pages change as soon as an instructor does something; teachers' pages listen to the whole shop. */
+useLive(computed(() => (person.value && !teaches.value ? `person-${person.value.id}` : null)));
 const { t } = useI18n();
 const { chosen, shown } = useTheme();
 const route = useRoute();
@@ -23,12 +29,15 @@ const rooms = computed<RuleMark[]>(() =>
         { key: 'today', label: t('room.today'), to: { name: 'today' } },
         { key: 'planner', label: t('room.planner'), to: { name: 'planner' } },
         { key: 'workshop', label: t('room.workshop'), to: { name: 'workshop' } },
+        ...(leads.value ? [{ key: 'records', label: t('room.records'), to: { name: 'changes' } }] : []),
       ]
-    : [
-        { key: 'path', label: t('room.path'), to: { name: 'path' } },
-        { key: 'logbook', label: t('room.logbook'), to: { name: 'logbook' } },
-        { key: 'planner', label: t('room.planner'), to: { name: 'planner' } },
-      ],
+    : audits.value
+      ? [{ key: 'records', label: t('room.records'), to: { name: 'changes' } }]
+      : [
+          { key: 'path', label: t('room.path'), to: { name: 'path' } },
+          { key: 'logbook', label: t('room.logbook'), to: { name: 'logbook' } },
+          { key: 'planner', label: t('room.planner'), to: { name: 'planner' } },
+        ],
 );
 /** Every page of a room lies under the room's own path. */
 const current = computed(() => {
@@ -43,6 +52,7 @@ const changeUnits = useAction(
 const signOut = useAction(
   () => must(api.DELETE('/api/people/session')),
   async () => {
+    speakFor(null);
     queryClient.clear();
     await router.push({ name: 'sign-in' });
   },
@@ -60,7 +70,15 @@ const signOut = useAction(
           <img :src="'/icon.svg'" alt="" width="28" height="28" />
           <span class="text-lg font-bold" style="font-stretch: 80%">Mill Step</span>
         </RouterLink>
-        <span class="ml-auto font-semibold">{{ person?.name }}</span>
+        <button
+          v-if="teaches"
+          type="button"
+          class="ml-auto min-h-12 px-1 font-semibold underline underline-offset-4"
+          @click="pin = true"
+        >
+          {{ person?.name }}
+        </button>
+        <span v-else class="ml-auto font-semibold">{{ person?.name }}</span>
         <span class="text-sm text-quiet">{{ person ? t(`role.${person.role}`) : '' }}</span>
         <div class="flex" role="group" :aria-label="t('ui.units')">
           <button
@@ -88,6 +106,8 @@ const signOut = useAction(
       </div>
       <SteelRule class="mt-1" :marks="rooms" :current="current" :label="t('ui.rooms')" />
     </header>
+    <OutboxBar />
     <main id="main" class="mx-auto max-w-[1400px] px-5 py-6 print:p-0"><slot /></main>
+    <PinDialog v-if="pin" @close="pin = false" />
   </div>
 </template>

@@ -18,7 +18,11 @@ const router = useRouter();
 const email = ref('');
 const password = ref('');
 const signIn = useAction(
-  () => must(api.POST('/api/people/session', { body: { email: email.value, password: password.value } })),
+  async () => {
+    // The page may have stood open for longer than its form token lasts; asking who one is brings a fresh one.
+    await must(api.GET('/api/people/me'));
+    return must(api.POST('/api/people/session', { body: { email: email.value, password: password.value } }));
+  },
   async () => {
     await queryClient.fetchQuery({ ...meQuery, staleTime: 0 });
     const next = route.query.next;

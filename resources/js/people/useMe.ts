@@ -6,14 +6,15 @@ import { computed } from 'vue';
 export const meQuery = {
   queryKey: ['me'],
   queryFn: () => must(api.GET('/api/people/me')),
-  staleTime: 60_000,
+  staleTime: 10_000,
 };
 
 /** Who is signed in on this device. */
 export function useMe() {
   const { data: me } = useQuery(meQuery, queryClient);
   const person = computed(() => me.value?.person ?? null);
-  const teaches = computed(() => person.value !== null && person.value.role !== 'learner');
+  const teaches = computed(() => person.value?.role === 'lead' || person.value?.role === 'instructor');
+  const audits = computed(() => person.value?.role === 'lead' || person.value?.role === 'auditor');
   const leads = computed(() => person.value?.role === 'lead');
-  return { me, person, teaches, leads };
+  return { me, person, teaches, leads, audits };
 }

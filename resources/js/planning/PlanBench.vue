@@ -28,7 +28,10 @@ const props = defineProps<{ kind: PlanKind; plan?: Schemas['SavedPlan'] }>();
 const { t } = useI18n();
 const duration = useDuration();
 const router = useRouter();
-const { draft, request, settled, answer, faults, hidden, changed, planable } = usePlanDraft(props.kind, props.plan);
+const { draft, request, settled, answer, faults, hidden, changed, planable, stale, away } = usePlanDraft(
+  props.kind,
+  props.plan,
+);
 /** Each form takes the draft of its own kind, which is what this bench was opened with. */
 const FORMS: Record<PlanKind, Component> = { hole: HoleForm, layout: LayoutForm, lathe: LatheForm };
 /** How the lines of a layout are set; nothing for a sequence. */
@@ -42,7 +45,8 @@ const BESIDE =
 const general = computed(() =>
   Object.keys(faults.value).some((field) => BESIDE.test(field)) ? null : answer.error.value,
 );
-const shown = computed(() => (answer.error.value ? undefined : answer.data.value));
+/** A refusal takes the old plan off the bench; a server that is away leaves it, dimmed and said to be old. */
+const shown = computed(() => (answer.error.value && !away.value ? undefined : answer.data.value));
 const time = computed(() => {
   const plan = shown.value?.plan;
   if (!plan || plan.time_s === 0) return '';
@@ -79,7 +83,20 @@ async function saved(plan: Schemas['SavedPlan']) {
         <ErrorNote :error="general" @retry="answer.refetch()" />
         <p v-if="!planable" class="text-quiet">{{ t('planning.empty') }}</p>
 
-        <div v-if="shown || hidden" class="space-y-4">
+        <p
+          v-if="stale && shown && !hidden"
+          class="border-2 border-supervised bg-sheet px-4 py-2 font-semibold text-supervised"
+          role="status"
+          data-testid="stale"
+        >
+          ▲ {{ t(away ? 'planning.staleAway' : 'planning.stale') }}
+        </p>
+        <div
+          v-if="shown || hidden"
+          class="space-y-4"
+          :class="{ 'pointer-events-none opacity-40 select-none': stale && !hidden }"
+          :aria-busy="stale"
+        >
           <PlanActions
             :kind="kind"
             :request="request"
@@ -123,7 +140,13 @@ async function saved(plan: Schemas['SavedPlan']) {
     </div>
     <PrecedenceNote class="mt-4" />
   </div>
-  <JobSheet v-if="shown && !hidden" class="hidden print:block" :name="name" :answer="shown" :setting="setting" />
+  <JobSheet
+    v-if="shown && !hidden && !stale"
+    class="hidden print:block"
+    :name="name"
+    :answer="shown"
+    :setting="setting"
+  />
   <SavePlanDialog
     v-if="saving"
     :kind="kind"

@@ -1,6 +1,6 @@
 import type { PlanKind } from './drafts';
 import { useAction } from '@/ui/useAction';
-import { Refused } from '@/api/client';
+import { FROM, Refused, speaker } from '@/api/client';
 
 export type Format = 'svg' | 'dxf' | 'csv';
 
@@ -10,7 +10,12 @@ export function useDownload(kind: PlanKind) {
     const token = decodeURIComponent(document.cookie.match(/(?:^|; )XSRF-TOKEN=([^;]+)/)?.[1] ?? '');
     const response = await fetch(`/api/planning/${kind}/files/${format}`, {
       method: 'POST',
-      headers: { 'Content-Type': 'application/json', Accept: 'application/json', 'X-XSRF-TOKEN': token },
+      headers: {
+        'Content-Type': 'application/json',
+        Accept: 'application/json',
+        'X-XSRF-TOKEN': token,
+        [FROM]: String(speaker() ?? ''),
+      },
       body: JSON.stringify(request),
     });
     if (!response.ok) {

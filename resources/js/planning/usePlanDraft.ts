@@ -1,4 +1,4 @@
-import { api, must, Refused, type Schemas } from '@/api/client';
+import { api, must, Refused, type Schemas, Unreachable } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import { withUnit } from '@/measure/withUnit';
 import { useMe } from '@/people/useMe';
@@ -63,8 +63,19 @@ export function usePlanDraft<Kind extends PlanKind>(kind: Kind, saved: Schemas['
     answer.error.value instanceof Refused ? answer.error.value.errors : {},
   );
   const changed = computed(() => JSON.stringify(draft.value) !== start);
+  /** What is shown is for what was typed before: the new is being worked out, or cannot be asked for. */
+  const stale = computed(
+    () =>
+      answer.data.value !== undefined &&
+      (answer.isPlaceholderData.value ||
+        answer.error.value instanceof Unreachable ||
+        JSON.stringify(request.value) !== JSON.stringify(settled.value)),
+  );
+  const away = computed(
+    () => answer.failureReason.value instanceof Unreachable || answer.error.value instanceof Unreachable,
+  );
 
-  return { draft, request, settled, answer, faults, hidden, changed, planable };
+  return { draft, request, settled, answer, faults, hidden, changed, planable, stale, away };
 }
 
 /** The fields of a draft with nothing in them: what a saved plan does not say is not said. */

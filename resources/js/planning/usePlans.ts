@@ -1,5 +1,5 @@
 import { api, must, type Schemas } from '@/api/client';
-import { useAction } from '@/ui/useAction';
+import { useCommand } from '@/ui/useCommand';
 import { useRemoval } from '@/ui/useRemoval';
 import { useQuery } from '@tanstack/vue-query';
 import { v7 as uuid } from 'uuid';
@@ -29,11 +29,22 @@ type Input = Schemas['SavePlan'] & { id?: string };
 
 /** Saves a plan under its id, or under a new one. */
 export function useSavePlan(done: (plan: Schemas['SavedPlan']) => unknown) {
-  return useAction(
-    ({ id, ...body }: Input) =>
-      must(api.PUT('/api/planning/plans/{plan}', { params: { path: { plan: id ?? uuid() } }, body })),
-    (plan) => done(plan as Schemas['SavedPlan']),
+  // A new plan keeps its id until it is saved, however often that is tried.
+  let fresh = uuid();
+  const command = useCommand<Input, Schemas['SavedPlan']>(
+    ({ id, ...body }) => ({
+      about: `plan:${id ?? fresh}`,
+      method: 'PUT',
+      path: `/api/planning/plans/${id ?? fresh}`,
+      body,
+      label: { key: 'outbox.plan', words: { what: body.name } },
+    }),
+    (plan) => {
+      fresh = uuid();
+      return done(plan);
+    },
   );
+  return command;
 }
 
 /** Takes a saved plan away and gives it back; says when one has gone. */

@@ -4,7 +4,7 @@ import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import PageState from '@/ui/PageState.vue';
-import { useAction } from '@/ui/useAction';
+import { useCommand } from '@/ui/useCommand';
 import { useQuery } from '@tanstack/vue-query';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -22,14 +22,17 @@ const entries = useQuery({
 });
 const declining = ref<string | null>(null);
 const reason = ref('');
-const decide = useAction(
-  ({ entry, confirm }: { entry: string; confirm: boolean }) =>
-    must(
-      api.POST('/api/practice/entries/{entry}/decision', {
-        params: { path: { entry } },
-        body: { confirm, reason: confirm ? null : reason.value },
-      }),
-    ),
+const decide = useCommand(
+  ({ entry, confirm }: { entry: string; confirm: boolean }) => ({
+    about: `decision:${entry}`,
+    method: 'POST',
+    path: `/api/practice/entries/${entry}/decision`,
+    body: { confirm, reason: confirm ? null : reason.value },
+    label: {
+      key: 'outbox.decision',
+      words: { what: entries.data.value?.find((each) => each.id === entry)?.exercise ?? '' },
+    },
+  }),
   () => {
     declining.value = null;
     reason.value = '';

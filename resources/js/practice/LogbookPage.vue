@@ -4,9 +4,9 @@ import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import FormField from '@/ui/FormField.vue';
-import { useAction } from '@/ui/useAction';
+import { useCommand } from '@/ui/useCommand';
 import { useQuery } from '@tanstack/vue-query';
-import { useSessionStorage } from '@vueuse/core';
+import { useLocalStorage } from '@vueuse/core';
 import { v7 as uuid } from 'uuid';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -16,19 +16,29 @@ const { t } = useI18n();
 const { person } = useMe();
 const machines = useQuery({ queryKey: ['machines'], queryFn: () => must(api.GET('/api/workshop/machines')) });
 const usable = computed(() => machines.data.value?.filter((machine) => machine.permits.length > 0) ?? []);
+/** The day here, not in Greenwich. */
+const today = () => new Date(Date.now() - new Date().getTimezoneOffset() * 60_000).toISOString().slice(0, 10);
 const blank = () => ({
   id: uuid(),
   machine: '',
   exercise: '',
   minutes: '' as string | number,
-  done_on: new Date().toISOString().slice(0, 10),
+  done_on: today(),
   note: '',
 });
 /** Kept until it is sent, so that a phone put down loses nothing; for this person alone, where a device is shared. */
-const form = useSessionStorage(`millstep.logbook.${person.value?.id}`, blank());
-const log = useAction(
-  () => must(api.POST('/api/practice/entries', { body: { ...form.value, minutes: Number(form.value.minutes) } })),
-  () => (form.value = blank()),
+const form = useLocalStorage(`millstep.logbook.${person.value?.id}`, blank());
+const log = useCommand(
+  (entry: ReturnType<typeof blank>) => ({
+    about: `practice:${entry.id}`,
+    method: 'POST',
+    path: '/api/practice/entries',
+    body: { ...entry, minutes: Number(entry.minutes) },
+    label: { key: 'outbox.practice', words: { what: entry.exercise } },
+  }),
+  (_answer, entry) => {
+    if (form.value.id === entry.id) form.value = blank();
+  },
 );
 const faults = computed(() => log.fieldErrors.value);
 </script>
@@ -38,7 +48,7 @@ const faults = computed(() => log.fieldErrors.value);
     <section>
       <h1>{{ t('practice.own') }}</h1>
       <p class="mt-1 text-quiet">{{ t('practice.words') }}</p>
-      <form class="sheet mt-4 space-y-4 p-4" @submit.prevent="log.run(undefined)">
+      <form class="sheet mt-4 space-y-4 p-4" @submit.prevent="log.run({ ...form }, form.id)">
         <FormField
           v-slot="field"
           :label="t('practice.exercise')"
@@ -91,7 +101,11 @@ const faults = computed(() => log.fieldErrors.value);
         <FormField v-slot="field" :label="t('practice.note')">
           <textarea :id="field.id" v-model="form.note" class="field" rows="2" maxlength="1000" />
         </FormField>
-        <ErrorNote v-if="Object.keys(faults).length === 0" :error="log.error.value" @retry="log.run(undefined)" />
+        <ErrorNote
+          v-if="Object.keys(faults).length === 0"
+          :error="log.error.value"
+          @retry="log.run({ ...form }, form.id)"
+        />
         <BigButton type="submit" tone="main" class="w-full" :busy="log.busy.value">{{ t('practice.log') }}</BigButton>
       </form>
     </section>

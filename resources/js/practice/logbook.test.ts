@@ -97,7 +97,7 @@ describe('logging practice', () => {
     await mounted.find('form').trigger('submit');
     await flushPromises();
     expect(mounted.text()).toContain('At least 5 minutes.');
-    expect(JSON.parse(sessionStorage.getItem('millstep.logbook.7') ?? '{}')).toMatchObject({ exercise: 'Two plates' });
+    expect(JSON.parse(localStorage.getItem('millstep.logbook.7') ?? '{}')).toMatchObject({ exercise: 'Two plates' });
     serve('POST /api/practice/entries', entry());
     await mounted.find('form').trigger('submit');
     await flushPromises();
@@ -107,6 +107,6 @@ describe('logging practice', () => {
     expect(first?.id).toBe(second?.id);
     expect(second?.minutes).toBe(45);
     expect(mounted.findAll('input')[0]?.element.value).toBe('');
-    expect(JSON.parse(sessionStorage.getItem('millstep.logbook.7') ?? '{}').id).not.toBe(second?.id);
+    expect(JSON.parse(localStorage.getItem('millstep.logbook.7') ?? '{}').id).not.toBe(second?.id);
   });
 });

@@ -1,3 +1,4 @@
+import { speakFor } from '@/api/client';
 import { queryClient } from '@/api/queries';
 import { i18n } from '@/i18n';
 import { meQuery } from '@/people/useMe';
@@ -6,8 +7,12 @@ import { mount, RouterLinkStub, type ComponentMountingOptions } from '@vue/test-
 import type { Component } from 'vue';
 
 /** Signs somebody in for a component's test. */
-export function signedIn(role: 'lead' | 'instructor' | 'learner' = 'learner', units: 'mm' | 'in' = 'mm') {
-  queryClient.setQueryData(meQuery.queryKey, { person: { id: 7, name: 'Ada Example', role, units }, demo: true });
+export function signedIn(role: 'lead' | 'instructor' | 'learner' | 'auditor' = 'learner', units: 'mm' | 'in' = 'mm') {
+  speakFor(7);
+  queryClient.setQueryData(meQuery.queryKey, {
+    person: { id: 7, name: 'Ada Example', email: 'ada@millstep.example', pin: 'set', role, units },
+    demo: true,
+  });
 }
 
 /** Mounts a component as the application does, its links as stubs. */

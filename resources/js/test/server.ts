@@ -2,12 +2,15 @@
 export interface Call {
   method: string;
   path: string;
+  query: string;
   body: unknown;
 }
 type Answer = (call: Call) => unknown;
 
 const answers = new Map<string, Answer>();
 export const calls: Call[] = [];
+
+const SIGNED_OUT = [401, 419];
 
 /** A refusal, as the server words one. */
 export class Refusal {
@@ -31,13 +34,23 @@ function json(body: unknown, status = 200): Response {
 
 async function answer(request: Request): Promise<Response> {
   const text = request.method === 'GET' ? '' : await request.text();
-  const path = new URL(request.url, 'http://shop.example').pathname.replace('//', '/');
-  const call = { method: request.method, path, body: text === '' ? null : JSON.parse(text) };
+  const url = new URL(request.url, 'http://shop.example');
+  const path = url.pathname.replace('//', '/');
+  const call = { method: request.method, path, query: url.search, body: text === '' ? null : JSON.parse(text) };
   calls.push(call);
   const found = answers.get(`${call.method} ${path}`);
   if (!found) return json({ message: `Nothing is served at ${call.method} ${path}.` }, 404);
   const said = await found(call);
-  return said instanceof Refusal ? json({ message: said.message, errors: said.errors }, said.status) : json(said ?? {});
+  return said instanceof Refusal
+    ? json(
+        {
+          message: said.message,
+          errors: said.errors,
+          code: SIGNED_OUT.includes(said.status) ? 'signed_out' : undefined,
+        },
+        said.status,
+      )
+    : json(said ?? {});
 }
 
 // openapi-fetch takes the fetch that is there when a client is made: this file is set up before any component.

@@ -1,5 +1,6 @@
 // The server first: whatever makes a client finds its fetch.
 import { forget } from './server';
+import { openOutbox } from '@/api/outbox';
 import { queryClient } from '@/api/queries';
 import { beforeEach } from 'vitest';
 
@@ -8,4 +9,5 @@ beforeEach(() => {
   queryClient.clear();
   localStorage.clear();
   sessionStorage.clear();
+  openOutbox();
 });

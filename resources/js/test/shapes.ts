@@ -143,3 +143,44 @@ export const material = (given: Partial<Schemas['Material']> = {}): Schemas['Mat
   unsure: {},
   ...given,
 });
+
+export const gateRead = (given: Partial<Schemas['GateAnswer']> = {}): Schemas['GateAnswer'] => ({
+  id: 'r1',
+  event: 'decision',
+  person: 'Ada',
+  holder: null,
+  decision: 'no',
+  reasons: [],
+  missing: [],
+  asks: [],
+  choices: null,
+  scopes: [],
+  interlock: 'off',
+  read_at: '2031-05-02T10:00:00Z',
+  answered_at: '2031-05-02T10:00:00Z',
+  ...given,
+});
+
+type Running = NonNullable<Schemas['GateScreen']['running']>;
+export const running = (given: Partial<Running> = {}): Running => ({
+  session: 's1',
+  person: 'Ada',
+  companion: null,
+  decision: 'alone',
+  since: '2031-05-02T10:00:00Z',
+  request: {},
+  idle_at: '2031-05-02T12:00:00Z',
+  ...given,
+});
+
+export const gateScreen = (given: Partial<Schemas['GateScreen']> = {}): Schemas['GateScreen'] => ({
+  nonce: null,
+  answered_at: '2031-05-02T10:00:00Z',
+  interlock: 'off',
+  machine: { slug: 'bench', name: 'Bench drill', in_service: true, service_note: null, permits: ['Drilling'] },
+  running: null,
+  ended: null,
+  last_read: null,
+  device: { expires_at: null },
+  ...given,
+});

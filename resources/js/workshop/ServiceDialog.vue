@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { api, must, type Schemas } from '@/api/client';
+import type { Schemas } from '@/api/client';
 import DialogButtons from '@/ui/DialogButtons.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import SheetDialog from '@/ui/SheetDialog.vue';
 import TextField from '@/ui/TextField.vue';
-import { useAction } from '@/ui/useAction';
+import { useCommand } from '@/ui/useCommand';
 import { v7 as uuid } from 'uuid';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -15,14 +15,14 @@ const emit = defineEmits<{ close: [] }>();
 const { t } = useI18n();
 const reason = ref('');
 const id = uuid();
-const change = useAction(
-  () =>
-    must(
-      api.POST('/api/workshop/machines/{machine}/service', {
-        params: { path: { machine: props.machine.slug } },
-        body: { id, in_service: !props.machine.in_service, reason: reason.value },
-      }),
-    ),
+const change = useCommand(
+  () => ({
+    about: `service:${id}`,
+    method: 'POST',
+    path: `/api/workshop/machines/${props.machine.slug}/service`,
+    body: { id, in_service: !props.machine.in_service, reason: reason.value },
+    label: { key: 'outbox.service', words: { what: props.machine.name } },
+  }),
   () => emit('close'),
 );
 </script>

@@ -13,7 +13,12 @@ const tabs = computed(() =>
     { key: 'cribs', name: 'cribs' },
     { key: 'materials', name: 'materials' },
     { key: 'policy', name: 'policy' },
-    ...(teaches.value ? [{ key: 'file', name: 'workshop-file' }] : []),
+    ...(teaches.value
+      ? [
+          { key: 'devices', name: 'devices' },
+          { key: 'file', name: 'workshop-file' },
+        ]
+      : []),
   ].map(({ key, name }) => ({ key, label: t(`workshop.tabs.${key}`), to: { name } })),
 );
 </script>

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Competency\Http\Requests;
 
-use Carbon\CarbonImmutable;
+use App\Measure\Typed;
+use App\Workshop\MaterialRow;
+use App\Workshop\Policy;
 use Illuminate\Foundation\Http\FormRequest;
-use MillStep\Core\Measure\Size;
-use MillStep\Core\Workshop\MaterialTable;
+use MillStep\Core\Competency\Scope;
+use MillStep\Core\Fields;
 
 final class SignOffRequest extends FormRequest
 {
@@ -17,38 +19,42 @@ final class SignOffRequest extends FormRequest
         return [
             'id' => ['required', 'uuid'],
             'pin' => ['required', 'string', 'max:12'],
-            'valid_until' => ['required', 'date_format:Y-m-d', 'after:today', 'before:+5 years'],
-            'materials' => ['nullable', 'array', 'min:1'],
-            'materials.*' => ['string', 'in:'.implode(',', array_keys(MaterialTable::shipped()->all()))],
-            'operations' => ['nullable', 'array', 'min:1'],
-            'operations.*' => ['string', 'max:40'],
+            'valid_until' => ['required', 'date_format:Y-m-d'],
+            'materials' => ['nullable', 'array', 'min:1', 'max:200'],
+            'materials.*' => ['string', 'in:'.implode(',', array_keys(MaterialRow::everything()))],
+            'operations' => ['nullable', 'array', 'min:1', 'max:20'],
+            'operations.*' => ['string', 'in:'.implode(',', Scope::OPERATIONS)],
             'max_diameter' => ['nullable', 'string', 'max:20'],
+            'min_thickness' => ['nullable', 'string', 'max:20'],
             'companion' => ['required', 'boolean'],
         ];
     }
 
-    /** To the end of the day named. */
-    public function validUntil(): CarbonImmutable
+    /** To the end of the day named, in the shop. */
+    public function validUntil(): \DateTimeImmutable
     {
-        return CarbonImmutable::parse($this->string('valid_until')->value(), 'UTC')->endOfDay()->startOfSecond();
+        return Policy::inForce()->hours->endOfDate($this->string('valid_until')->value());
     }
 
     /**
-     * @return array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, companion?: bool}
+     * What the instructor wants to sign, lengths read in their own units.
      *
-     * @throws \MillStep\Core\Exception\InvalidInput when the largest hole is no size
+     * @param  'mm'|'in'  $units
+     *
+     * @throws \Illuminate\Validation\ValidationException beside the length that is no size
      */
-    public function scope(): array
+    public function wanted(string $units): Scope
     {
-        /** @var array{materials?: list<string>|null, operations?: list<string>|null, max_diameter?: string|null} $given */
+        /** @var array{materials?: list<string>|null, operations?: list<string>|null} $given */
         $given = $this->validated();
-        $largest = trim($given['max_diameter'] ?? '');
+        $typed = new Typed($this, $units);
 
-        return array_filter([
+        return Scope::fromFields(Fields::of(array_filter([
             'materials' => $given['materials'] ?? null,
             'operations' => $given['operations'] ?? null,
-            'max_diameter_mm' => $largest === '' ? null : Size::parse($largest)->diameter->inMm(),
+            'max_diameter_mm' => $typed->lengthOrNull('max_diameter'),
+            'min_thickness_mm' => $typed->lengthOrNull('min_thickness'),
             'companion' => $this->boolean('companion') ? true : null,
-        ], static fn ($part): bool => $part !== null);
+        ], static fn ($part): bool => $part !== null)));
     }
 }

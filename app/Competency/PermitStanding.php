@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Competency;
+
+use MillStep\Core\Competency\LadderPlace;
+use MillStep\Core\Competency\Record;
+
+/** One learner with one permit: what the ledger says, and the place on the ladder that follows from it. */
+final readonly class PermitStanding
+{
+    /** @param  list<string>  $prerequisitesMissing  codes of permits that this one builds on and that do not carry */
+    public function __construct(public Permit $permit, public Record $record, public LadderPlace $place, public array $prerequisitesMissing)
+    {
+    }
+
+    /** @return array{by: string, at: string, valid_until: string, scope: object}|null the signature in force, for screens and paper */
+    public function signature(): ?array
+    {
+        $signature = $this->record->signature;
+
+        return $signature === null ? null : [
+            'by' => LedgerEntry::query()->with('recorder')->where('id', $signature->id)->firstOrFail()->recorder->name,
+            'at' => $signature->at->format('Y-m-d\TH:i:s\Z'),
+            'valid_until' => $signature->validUntil->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'),
+            'scope' => (object) $signature->scope->toArray(),
+        ];
+    }
+}

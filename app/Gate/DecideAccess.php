@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gate;
+
+use App\Competency\PermitStanding;
+use App\Competency\Standings;
+use App\People\User;
+use App\Workshop\Machine;
+use App\Workshop\Policy;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
+use MillStep\Core\Competency\Access;
+use MillStep\Core\Competency\AccessDecision;
+use MillStep\Core\Competency\Decision;
+use MillStep\Core\Fields;
+
+/** Lays the facts of the moment before the core. Every reader, poll and event asks here; nobody decides anything else. */
+final class DecideAccess
+{
+    public function __construct(private readonly Standings $standings)
+    {
+    }
+
+    /**
+     * @param  Machine  $machine  with its permits and their statements
+     * @param  array<string, mixed>  $request  what the person said they would do
+     */
+    public function __invoke(Machine $machine, ?User $user, array $request, ?User $companion): Decided
+    {
+        $standings = $user === null ? [] : $this->standings->of(new Collection([$user]), $machine->permits)[$user->id];
+        if ($user !== null && $standings === []) {
+            // Nobody has said what this machine takes; the gate does not guess.
+            return new Decided(new Access(Decision::No, ['no_permit_defined']), []);
+        }
+        $policy = Policy::inForce();
+        $now = CarbonImmutable::now();
+
+        return new Decided(AccessDecision::fromFields(Fields::of([
+            'now' => $now->toIso8601ZuluString(),
+            'badge_known' => $user !== null,
+            'person_active' => $user !== null && $user->active,
+            'machine' => ['in_service' => $machine->in_service],
+            'hours_open' => $policy->hours->openAt($now),
+            'permits' => array_values(array_map(static fn (PermitStanding $standing): array => [
+                ...$standing->place->toArray(),
+                'scope' => $standing->record->signature?->scope->toArray() ?? [],
+            ], $standings)),
+            'request' => $request,
+            'presence' => [
+                'supervisor' => $user !== null && Presence::supervises($user),
+                'companion' => $user !== null && $companion !== null && $companion->active && $companion->isNot($user),
+            ],
+            'turns_elsewhere' => $user === null ? 0 : MachineSession::openElsewhere($user, $machine),
+            'policy' => [
+                'supervised_from_stage' => $policy->supervisedFrom->value,
+                'companion_required' => $policy->companionRequired,
+                'machines_at_once' => $policy->machinesAtOnce,
+            ],
+        ]))->compute(), $standings);
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gate;
+
+use App\Competency\PermitStanding;
+use MillStep\Core\Competency\Access;
+
+/** The core's answer, with the standings that it was made from. */
+final readonly class Decided
+{
+    /** @param  array<string, PermitStanding>  $standings  by permit */
+    public function __construct(public Access $access, public array $standings)
+    {
+    }
+
+    /** @return list<string> what the next stage still needs */
+    public function missing(): array
+    {
+        return array_values(array_unique(array_merge(
+            [],
+            ...array_values(array_map(static fn (PermitStanding $standing): array => $standing->place->next, $this->standings)),
+        )));
+    }
+
+    /** @return list<array<string, mixed>> what each signature covers, where there is one */
+    public function scopes(): array
+    {
+        return array_values(array_filter(
+            array_map(static fn (PermitStanding $standing): ?array => $standing->record->signature?->scope->toArray(), $this->standings),
+            is_array(...),
+        ));
+    }
+}

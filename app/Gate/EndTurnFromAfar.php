@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gate;
+
+use App\People\User;
+use App\Workshop\Machine;
+use Illuminate\Support\Facades\DB;
+
+/** Somebody who teaches ends a turn without going to the machine. */
+final class EndTurnFromAfar
+{
+    public function __construct(private readonly EndTurn $end)
+    {
+    }
+
+    public function __invoke(MachineSession $session, User $by): void
+    {
+        DB::transaction(function () use ($session, $by): void {
+            Machine::query()->lockForUpdate()->findOrFail($session->machine_id);
+            $open = MachineSession::query()->with(['user', 'machine.permits'])->whereKey($session->id)->whereNull('ended_at')->first();
+            $open !== null && ($this->end)($open, 'ended_by_instructor', [], $by);
+        });
+    }
+}

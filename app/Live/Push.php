@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Live;
+
+use App\Support\HappensAfterCommit;
+use Illuminate\Contracts\Foundation\Application;
+
+/**
+ * Tells the screens that something changed, not what: they ask, with their own rights. Published on loopback to
+ * nginx's push module after the answer has gone out; where that fails, screens find out by polling.
+ */
+final class Push
+{
+    /** @var array<string, true> channels to publish to at the end of this request */
+    private array $waiting = [];
+
+    public function __construct(private readonly Application $app)
+    {
+    }
+
+    public function handle(string $event, mixed $payload): void
+    {
+        $happened = is_array($payload) ? ($payload[0] ?? null) : $payload;
+        if (! $happened instanceof HappensAfterCommit || (string) config('millstep.push_url') === '') {
+            return;
+        }
+        if ($this->waiting === []) {
+            $this->app->terminating($this->publish(...));
+        }
+        foreach ($happened->channels() as $channel) {
+            $this->waiting[$channel] = true;
+        }
+    }
+
+    public function publish(): void
+    {
+        $channels = array_keys($this->waiting);
+        $this->waiting = [];
+        foreach ($channels as $channel) {
+            $call = curl_init(rtrim((string) config('millstep.push_url'), '/').'/'.rawurlencode($channel));
+            if ($call === false) {
+                continue;
+            }
+            curl_setopt_array(
+                $call,
+                [
+                    CURLOPT_POST => true,
+                    CURLOPT_POSTFIELDS => 'changed',
+                    CURLOPT_RETURNTRANSFER => true,
+                    CURLOPT_TIMEOUT_MS => 500,
+                    CURLOPT_PROXY => '',
+                    CURLOPT_NOSIGNAL => true,
+                ],
+            );
+            curl_exec($call);
+            curl_close($call);
+        }
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\People\Events\PersonDeactivated;
+use App\People\Events\PersonReactivated;
+use App\Support\PowerLock;
+use App\Support\Refusal;
+use Illuminate\Support\Facades\DB;
+
+/** Somebody is no longer here, or is here again. Their sessions end at once, and so does a turn they have. */
+final class ChangeActive
+{
+    /** @throws Refusal `own_account` */
+    public function __invoke(User $person, bool $active, User $by): User
+    {
+        if ($person->is($by)) {
+            throw Refusal::forbidden('own_account', 'Nobody deactivates themselves. Ask another shop lead.');
+        }
+
+        return DB::transaction(static function () use ($person, $active): User {
+            $active || PowerLock::forRestriction();
+            $person = User::query()->lockForUpdate()->findOrFail($person->id);
+            $person->update(['active' => $active]);
+            $active || DB::table('people_sessions')->where('user_id', $person->id)->delete();
+            $active ? PersonReactivated::dispatch($person->id) : PersonDeactivated::dispatch($person->id);
+
+            return $person;
+        });
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Http;
+
+use App\People\Pin;
+use App\People\User;
+use App\Support\Refusal;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Validation\ValidationException;
+
+final class PinController
+{
+    /** The owner sets or changes their PIN; their password is asked again, so that a tablet left open does not do. */
+    public function update(Request $request, Pin $pin, #[CurrentUser] User $user): Response
+    {
+        /** @var array{password: string, pin: string} $given */
+        $given = $request->validate([
+            'password' => ['required', 'string', 'max:255'],
+            'pin' => ['required', 'string', 'regex:/^\d{4,12}$/', 'not_regex:/^(\d)\1+$/', 'not_in:1234,12345,123456'],
+        ], [
+            'pin.regex' => 'The PIN must be 4 to 12 digits.',
+            'pin.not_regex' => 'Not the same digit over and over.',
+            'pin.not_in' => 'Not the digits in a row.',
+        ]);
+        $key = "pin-password:{$user->id}";
+        if (RateLimiter::tooManyAttempts($key, 5)) {
+            throw Refusal::tooMany(
+                'password_locked',
+                sprintf('Too many wrong passwords. Try again in %d seconds.', RateLimiter::availableIn($key)),
+            );
+        }
+        RateLimiter::hit($key, 300);
+        if (! Hash::check($given['password'], $user->password)) {
+            throw ValidationException::withMessages(['password' => 'That is not your password.']);
+        }
+        RateLimiter::clear($key);
+        $pin->change($user, $given['pin']);
+
+        return response()->noContent();
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Practice\Events;
+
+use App\Support\HappensAfterCommit;
+use Illuminate\Foundation\Events\Dispatchable;
+
+final readonly class PracticeLogged implements HappensAfterCommit
+{
+    use Dispatchable;
+
+    public function __construct(public int $learnerId)
+    {
+    }
+
+    public function channels(): array
+    {
+        return ['shop', "person-{$this->learnerId}"];
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Records;
+
+use App\People\Role;
+use App\People\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Log;
+use Illuminate\Support\Facades\Notification;
+
+/** Puts an alert on the screens of lead and auditor and writes them a letter. One that stands unseen is not raised again. */
+final class RaiseAlert
+{
+    /**
+     * @param  'ledger_broken'|'badges_guessed'  $kind
+     * @param  array<string, string|int>  $facts
+     */
+    public function __invoke(string $kind, array $facts): Alert
+    {
+        foreach (Alert::query()->where('kind', $kind)->whereNull('seen_at')->get() as $standing) {
+            if (array_diff_assoc($facts, $standing->facts) === []) {
+                return $standing;
+            }
+        }
+        $alert = Alert::query()->create(['kind' => $kind, 'facts' => $facts, 'raised_at' => CarbonImmutable::now()]);
+        try {
+            Notification::send(
+                User::query()->whereIn('role', [Role::Lead, Role::Auditor])->where('active', true)->get(),
+                new AlertLetter($kind, $facts),
+            );
+        } catch (\Throwable $failure) {
+            // The alert stands on the screens even when no mail can be sent.
+            Log::error('An alert could not be mailed.', ['kind' => $kind, 'failure' => $failure::class]);
+        }
+
+        return $alert;
+    }
+}

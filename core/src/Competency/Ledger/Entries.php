@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Competency\Ledger;
+
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Fields;
+
+/** The only list of kinds of entry, and the one reader of their payloads. */
+final class Entries
+{
+    /** The newest shape of a payload; one without `v` is of the first. */
+    public const VERSION = 1;
+
+    /** @var array<string, class-string<Entry>> */
+    public const KINDS = [
+        'lesson_completed' => Entry\LessonCompleted::class,
+        'check_attempted' => Entry\CheckAttempted::class,
+        'practice_confirmed' => Entry\PracticeConfirmed::class,
+        'assessment_concluded' => Entry\AssessmentConcluded::class,
+        'statement_acknowledged' => Entry\StatementAcknowledged::class,
+        'signed_off' => Entry\SignedOff::class,
+        'suspended' => Entry\Suspended::class,
+        'incident_hold' => Entry\IncidentHold::class,
+        'revoked' => Entry\Revoked::class,
+        'reinstated' => Entry\Reinstated::class,
+        'machine_time' => Entry\MachineTime::class,
+        'prior_learning' => Entry\PriorLearning::class,
+        'corrected' => Entry\Corrected::class,
+    ];
+
+    /**
+     * @param  Fields  $fields  with `type` and, beside it, what the type needs
+     *
+     * @throws InvalidInput for a type or a payload version that is not known, or a payload that lacks something
+     */
+    public static function read(Fields $fields): Entry
+    {
+        $type = $fields->choice('type', array_keys(self::KINDS));
+        $fields->integer('v', 1, self::VERSION, 1);
+
+        return self::KINDS[$type]::fromFields($fields);
+    }
+}

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Competency\Ledger;
+
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Fields;
+
+/**
+ * What one line of the ledger says happened. A kind of entry is one class in Entry/, listed in Entries; it reads
+ * its own payload and folds itself into what the ledger says so far.
+ */
+interface Entry
+{
+    /** @throws InvalidInput when the payload lacks what this kind needs */
+    public static function fromFields(Fields $fields): static;
+
+    /** Takes something away. Such an entry counts at once, also where a fast clock dated it into the future. */
+    public function restricts(): bool;
+
+    public function foldInto(Fold $fold, Line $line): void;
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Competency\Ledger\Entry;
+
+use MillStep\Core\Competency\Ledger\Entry;
+use MillStep\Core\Competency\Ledger\Fold;
+use MillStep\Core\Competency\Ledger\Line;
+use MillStep\Core\Fields;
+
+/** A safety check was handed in; the latest counts. */
+final readonly class CheckAttempted implements Entry
+{
+    private function __construct(public string $check, public bool $passed)
+    {
+    }
+
+    public static function fromFields(Fields $fields): static
+    {
+        return new self($fields->text('check'), $fields->flag('passed'));
+    }
+
+    public function restricts(): bool
+    {
+        return ! $this->passed;
+    }
+
+    public function foldInto(Fold $fold, Line $line): void
+    {
+        $fold->checks[$this->check] = $this->passed;
+    }
+}

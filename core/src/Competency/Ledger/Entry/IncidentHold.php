@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Competency\Ledger\Entry;
+
+use MillStep\Core\Competency\Ledger\Entry;
+use MillStep\Core\Competency\Ledger\Fold;
+use MillStep\Core\Competency\Ledger\Line;
+use MillStep\Core\Fields;
+
+/** The permit rests after an incident until it is talked through. */
+final readonly class IncidentHold implements Entry
+{
+    private function __construct()
+    {
+    }
+
+    public static function fromFields(Fields $fields): static
+    {
+        return new self();
+    }
+
+    public function restricts(): bool
+    {
+        return true;
+    }
+
+    public function foldInto(Fold $fold, Line $line): void
+    {
+        $fold->suspended = true;
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Competency\Ledger;
+
+use MillStep\Core\Competency\Record;
+use MillStep\Core\Competency\Signature;
+
+/** What the lines read so far come to. Entries write it, one after the other; everybody else reads the Record. */
+final class Fold
+{
+    /** @var array<string, int> the newest version completed, by lesson */
+    public array $lessons = [];
+
+    /** @var array<string, bool> */
+    public array $checks = [];
+
+    /** @var array<string, string> */
+    public array $assessments = [];
+
+    public int $practiceCount = 0;
+
+    public int $practiceMinutes = 0;
+
+    public int $machineMinutes = 0;
+
+    public ?int $acknowledged = null;
+
+    public ?Signature $signature = null;
+
+    public bool $suspended = false;
+
+    public bool $revoked = false;
+
+    public ?\DateTimeImmutable $lastAtMachine = null;
+
+    /** Somebody who may run was at the machine then. */
+    public function atMachine(\DateTimeImmutable $at): void
+    {
+        if ($this->lastAtMachine === null || $at > $this->lastAtMachine) {
+            $this->lastAtMachine = $at;
+        }
+    }
+
+    public function record(): Record
+    {
+        return new Record(
+            $this->lessons,
+            $this->checks,
+            $this->practiceCount,
+            $this->practiceMinutes,
+            $this->machineMinutes,
+            $this->assessments,
+            $this->acknowledged,
+            $this->signature,
+            $this->suspended,
+            $this->revoked,
+            $this->lastAtMachine,
+        );
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+use MillStep\Core\Competency\Ledger\Ledger;
+use MillStep\Core\Competency\Record;
+use MillStep\Core\Fields;
+
+/** @param  list<array<string, mixed>>  $lines */
+function record(array $lines, string $now = '2031-06-01T12:00:00Z'): Record
+{
+    return Ledger::fromFields(Fields::of(['ledger' => $lines]))->asOf(new DateTimeImmutable($now));
+}
+
+const HISTORIES = 10_000;
+
+/**
+ * A made-up history: what happened, in the ledger's own sequence, each line dated by a clock that is up to a day out.
+ *
+ * @return array{list<array<string, mixed>>, bool} the lines, and whether a hold stands by their sequence
+ */
+function history(Random\Randomizer $random): array
+{
+    $kinds = ['lesson_completed', 'check_attempted', 'practice_confirmed', 'assessment_concluded', 'statement_acknowledged', 'signed_off', 'suspended', 'incident_hold', 'revoked', 'reinstated', 'machine_time'];
+    $true = (new DateTimeImmutable('2031-01-01T00:00:00Z'))->getTimestamp();
+    $lines = [];
+    $held = false;
+    for ($left = $random->getInt(3, 25); $left > 0; $left--) {
+        $true += $random->getInt(1, 200_000);
+        $type = $kinds[$random->getInt(0, count($kinds) - 1)];
+        $skew = $random->getInt(-86_400, 86_400);
+        $lines[] = ['id' => "l$left", 'type' => $type, 'at' => gmdate('Y-m-d\TH:i:s\Z', $true + $skew), 'lesson' => 'L', 'check' => 'C', 'passed' => true, 'minutes' => 10,
+            'assessment' => 'A', 'outcome' => 'passed', 'statement_version' => 1, 'valid_until' => '2032-01-01T00:00:00Z', 'scope' => [], 'true' => $true];
+        $held = match ($type) {
+            'suspended', 'incident_hold' => true,
+            'reinstated' => false,
+            default => $held,
+        };
+    }
+
+    return [$lines, $held];
+}
+
+it('never lets a clock undo a hold: held by the sequence is held at any time of reading', function (): void {
+    $random = new Random\Randomizer(new Random\Engine\Mt19937(20311));
+    for ($n = 0; $n < HISTORIES; $n++) {
+        [$lines, $held] = history($random);
+        if ($held) {
+            // Read by a clock up to a day out too, just after the last line was written.
+            $now = gmdate('Y-m-d\TH:i:s\Z', end($lines)['true'] + $random->getInt(-86_400, 86_400));
+            expect(record($lines, $now)->suspended)->toBeTrue();
+        }
+    }
+});
+
+it('gives nothing by a date in the future, and takes at once', function (): void {
+    $random = new Random\Randomizer(new Random\Engine\Mt19937(77));
+    for ($n = 0; $n < HISTORIES; $n++) {
+        [$lines] = history($random);
+        $now = gmdate('Y-m-d\TH:i:s\Z', end($lines)['true']);
+        $all = record($lines, $now);
+        // Leaving out what is dated later and gives must change nothing.
+        $giving = array_values(array_filter($lines, static fn (array $line): bool => $line['at'] <= $now || in_array($line['type'], ['suspended', 'incident_hold', 'revoked'], true)));
+        expect(record($giving, $now))->toEqual($all);
+    }
+});
+
+it('reads the same lines to the same record however often, and a repeat in another place is another line', function (): void {
+    $random = new Random\Randomizer(new Random\Engine\Mt19937(5));
+    for ($n = 0; $n < 2_000; $n++) {
+        [$lines] = history($random);
+        expect(record($lines))->toEqual(record($lines))
+            ->and(record([...$lines, ['type' => 'incident_hold', 'at' => '2033-01-01T00:00:00Z']])->held())->toBeTrue();
+    }
+});
+
+it('undoes with a correction exactly the line that it names', function (): void {
+    $random = new Random\Randomizer(new Random\Engine\Mt19937(9));
+    for ($n = 0; $n < HISTORIES; $n++) {
+        [$lines] = history($random);
+        $named = $random->getInt(0, count($lines) - 1);
+        $without = $lines;
+        array_splice($without, $named, 1);
+        $corrected = record([...$lines, ['id' => 'c', 'type' => 'corrected', 'entry' => $lines[$named]['id'], 'at' => '2031-05-01T00:00:00Z']]);
+        expect($corrected)->toEqual(record($without));
+    }
+});
+
+it('takes a credit back at once, and a restriction only when its day has come', function (): void {
+    $practice = ['id' => 'p', 'type' => 'practice_confirmed', 'minutes' => 30, 'at' => '2031-01-01T00:00:00Z'];
+    $hold = ['id' => 'h', 'type' => 'incident_hold', 'at' => '2031-01-02T00:00:00Z'];
+    $correct = static fn (string $id, string $entry, string $at): array => ['id' => $id, 'type' => 'corrected', 'entry' => $entry, 'at' => $at];
+    expect(record([$practice, $correct('c', 'p', '2031-06-02T00:00:00Z')])->practiceCount)->toBe(0)
+        ->and(record([$hold, $correct('c', 'h', '2031-06-02T00:00:00Z')])->held())->toBeTrue()
+        ->and(record([$hold, $correct('c', 'h', '2031-02-01T00:00:00Z')])->held())->toBeFalse()
+        // What gives a credit back waits for its day; what brings a hold back does not.
+        ->and(record([$practice, $correct('c', 'p', '2031-02-01T00:00:00Z'), $correct('d', 'c', '2031-06-02T00:00:00Z')])->practiceCount)->toBe(0)
+        ->and(record([$hold, $correct('c', 'h', '2031-02-01T00:00:00Z'), $correct('d', 'c', '2031-06-02T00:00:00Z')])->held())->toBeTrue();
+});
+
+it('is not led in circles by corrections that name each other', function (): void {
+    $correct = static fn (string $id, string $entry): array => ['id' => $id, 'type' => 'corrected', 'entry' => $entry, 'at' => '2031-07-01T00:00:00Z'];
+    expect(record([$correct('a', 'b'), $correct('b', 'a'), ['id' => 'h', 'type' => 'suspended', 'at' => '2031-01-02T00:00:00Z']])->held())->toBeTrue();
+});
+
+it('keeps what was signed: version, scope and end of the latest signature that is not corrected', function (): void {
+    $sign = static fn (string $id, int $mm): array => ['id' => $id, 'type' => 'signed_off', 'at' => '2031-01-0'.$mm.'T00:00:00Z', 'statement_version' => 2, 'valid_until' => '2031-12-31T00:00:00Z', 'scope' => ['max_diameter_mm' => $mm]];
+    $narrow = $sign('narrow', 6);
+    $wide = $sign('wide', 9);
+    $taken = ['id' => 'c', 'type' => 'corrected', 'entry' => 'wide', 'at' => '2031-02-01T00:00:00Z'];
+    expect(record([$narrow, $wide])->signature->id)->toBe('wide')
+        ->and(record([$narrow, $wide, $taken])->signature->id)->toBe('narrow')
+        ->and(record([$narrow, $wide, $taken])->signature->scope->maxDiameter->inMm())->toBe(6.0);
+});
+
+it('counts an acknowledgement until the next signature uses it up', function (): void {
+    $acknowledged = ['type' => 'statement_acknowledged', 'statement_version' => 3, 'at' => '2031-01-01T00:00:00Z'];
+    $signed = ['type' => 'signed_off', 'statement_version' => 3, 'valid_until' => '2031-12-31T00:00:00Z', 'at' => '2031-01-02T00:00:00Z'];
+    expect(record([$acknowledged])->acknowledged)->toBe(3)->and(record([$acknowledged, $signed])->acknowledged)->toBeNull();
+});
+
+it('does not refresh recency with minutes that nobody confirmed', function (): void {
+    $time = static fn (string $day, bool $confirmed): array => ['type' => 'machine_time', 'minutes' => 60, 'confirmed' => $confirmed, 'at' => "2031-01-{$day}T00:00:00Z"];
+    expect(record([$time('01', true), $time('20', false)]))->machineMinutes->toBe(120)->lastAtMachine->format('d')->toBe('01');
+});
+
+it('refuses a payload of a version that it does not know, and a type that there is not', function (): void {
+    foreach ([['v' => 2], ['type' => 'forgiven'], ['minutes' => null], ['minutes' => 'ten']] as $spoilt) {
+        $line = [...['type' => 'practice_confirmed', 'minutes' => 10, 'at' => '2031-01-01T00:00:00Z'], ...$spoilt];
+        expect(fn () => record([$line]))->toThrow(MillStep\Core\Exception\InvalidInput::class);
+    }
+});

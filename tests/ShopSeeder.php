@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Demo\DemoShop;
+use App\Workshop\Policy;
+use Illuminate\Database\Seeder;
+
+/** The demo's shop without anybody in it, laid out once before the first test; each test takes its own changes back. */
+final class ShopSeeder extends Seeder
+{
+    public function run(DemoShop $shop): void
+    {
+        $shop->shop();
+        // The demo's shop has hours and companions; most tests are about neither.
+        Policy::query()->sole()->update(['settings' => [...Policy::settingsInForce(), 'hours' => TestCase::ALWAYS, 'companion_required' => false, 'time_zone' => 'UTC']]);
+    }
+}
