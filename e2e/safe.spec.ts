@@ -39,6 +39,8 @@ test('a mark made when the session is gone is kept, said not to be saved, and se
   const eyes = page.getByRole('group', { name: 'Eye protection on before the machine is touched' });
   await eyes.getByRole('button', { name: /^✓ met$/ }).click();
   await expect(page.getByText('all saved')).toBeVisible();
+  // What the mark itself set going is over; the next thing that happens is the session's end.
+  await page.waitForTimeout(1_000);
   await page.context().clearCookies();
   const key = page.getByRole('group', { name: 'Chuck key never left in the chuck' });
   await key.getByRole('button', { name: /^✓ met$/ }).click();
@@ -62,12 +64,16 @@ test('a mark made when the session is gone is kept, said not to be saved, and se
 
 test('a mark on a sheet that was concluded elsewhere stays, and says that it is not saved', async ({ browser }) => {
   const page = await person(browser, 'henrike@millstep.example');
+  const other = await person(browser, 'instructor@millstep.example');
   const id = await openSheet(page, 'Cato');
-  await call(page, 'PUT', `/api/assessment/attempts/${id}/marks/key`, { result: 'not_met' });
-  expect((await call(page, 'POST', `/api/assessment/attempts/${id}/conclusion`)).status).toBe(200);
+  await page.context().setOffline(true);
+  await call(other, 'PUT', `/api/assessment/attempts/${id}/marks/key`, { result: 'not_met' });
+  expect((await call(other, 'POST', `/api/assessment/attempts/${id}/conclusion`)).status).toBe(200);
   const deburred = page.getByRole('group', { name: 'Both faces deburred' });
   await deburred.getByRole('button', { name: /^✓ met$/ }).click();
-  await expect(page.getByText('1 mark is not saved')).toBeVisible();
+  await expect(page.getByTestId('outbox')).toContainText('cannot be reached');
+  await page.context().setOffline(false);
+  await expect(page.getByText('1 mark is not saved')).toBeVisible({ timeout: 15_000 });
   await expect(deburred.getByRole('button', { name: /^✓ met$/ })).toHaveAttribute('aria-pressed', 'true');
   await expect(page.getByTestId('outbox')).toContainText('This sheet is concluded');
   await page.getByTestId('outbox').getByRole('button', { name: 'Throw away' }).click();
@@ -141,7 +147,8 @@ test('a paired screen keeps nobody signed in, Back included', async ({ browser }
   await expect(screen.getByText(/pairing signs you out on this screen/)).toBeVisible();
   await screen.getByRole('button', { name: 'Pair this screen' }).click();
   await expect(screen.getByText(/out of service|Badge, please/).first()).toBeVisible();
-  await screen.goBack();
+  // What the door does with somebody who is signed out may cut the way back short.
+  await screen.goBack().catch(() => undefined);
   await expect(screen.getByRole('button', { name: 'Sign in', exact: true })).toBeVisible();
   expect((await call(screen, 'GET', '/api/competency/today')).status).toBe(401);
 });
@@ -240,6 +247,67 @@ test.describe('all at once', () => {
     materials: ['mild_steel'],
   });
 
+  test('a hold and a badge: once the hold is answered nothing says on', async ({ browser }) => {
+    const ROUNDS = 8;
+    const screen = await machineScreen(browser, 'bench-drill', 'instructor@millstep.example');
+    const token = await screen.evaluate(() => localStorage.getItem('millstep.gate.bench-drill') ?? '');
+    const badges = await screen.evaluate(async (bearer) => {
+      const response = await fetch('/api/gate/demo-badges', { headers: { Authorization: `Bearer ${bearer}` } });
+      return response.json() as Promise<{ name: string; code: string }[]>;
+    }, token);
+    const code = (name: string) => badges.find((badge) => badge.name.startsWith(name))?.code ?? '';
+    await screen.goto('about:blank');
+    const page = await person(browser, 'instructor@millstep.example');
+    const holds = `/api/competency/learners/${await learnerId(page, 'Otis')}/permits/${PERMIT}/holds`;
+    const said = await page.evaluate(
+      async ([bearer, otis, companion, url, pin, rounds]) => {
+        const csrf = decodeURIComponent(document.cookie.match(/XSRF-TOKEN=([^;]+)/)?.[1] ?? '');
+        const me = await (await fetch('/api/people/me', { headers: { Accept: 'application/json' } })).json();
+        const json = { Accept: 'application/json', 'Content-Type': 'application/json' };
+        const own = { ...json, 'X-XSRF-TOKEN': csrf, 'X-Mill-Step-From': String(me.person.id) };
+        const device = { ...json, Authorization: `Bearer ${bearer}` };
+        const read = (id: string, intent = 'start') =>
+          fetch('/api/gate/reads', {
+            method: 'POST',
+            credentials: 'omit',
+            headers: device,
+            body: JSON.stringify({
+              id,
+              intent,
+              badge: otis,
+              companion_badge: companion,
+              request: { material: 'mild_steel', thickness_mm: 8, operation: 'drill', diameter_mm: 6 },
+            }),
+          }).then((response) => response.json());
+        const hold = (type: string) =>
+          fetch(url as string, {
+            method: 'POST',
+            headers: own,
+            body: JSON.stringify({ id: crypto.randomUUID(), type, reason: 'Both at once, on purpose.', pin }),
+          }).then((response) => response.status);
+        const seen: string[] = [];
+        for (let round = 0; round < (rounds as number); round++) {
+          const id = crypto.randomUUID();
+          const both = [read(id), hold('suspended')];
+          seen.push(`hold ${await both[1]}`);
+          // The hold is answered: from here on every answer is off.
+          const state = await (await fetch('/api/gate/screen', { credentials: 'omit', headers: device })).json();
+          seen.push(`screen ${state.interlock}`, `repeat ${(await read(id)).interlock}`);
+          await both[0];
+          seen.push(`another ${(await read(crypto.randomUUID())).interlock}`, `lift ${await hold('reinstated')}`);
+        }
+        // And it is no dead gate: without a hold it opens.
+        seen.push(`free ${(await read(crypto.randomUUID())).interlock}`);
+        await read(crypto.randomUUID(), 'finish');
+        return seen;
+      },
+      [token, code('Otis'), code('Perpetua'), holds, PIN, ROUNDS] as const,
+    );
+    expect([...new Set(said)].sort()).toEqual(
+      ['another off', 'free on', 'hold 201', 'lift 201', 'repeat off', 'screen off'].sort(),
+    );
+  });
+
   test('ten sign-offs write one entry', async ({ browser }) => {
     const page = await person(browser, 'instructor@millstep.example');
     const id = await learnerId(page, 'Blanka');
@@ -288,7 +356,7 @@ test.describe('all at once', () => {
     await instructor.getByRole('button', { name: 'Set it' }).click();
     await expect(instructor.getByRole('heading', { name: 'Your signing PIN' })).toHaveCount(0);
     await page.goto('/records');
-    await expect(page.getByText('pin_hash').first()).toBeVisible();
+    await expect(page.getByText('pin hash').first()).toBeVisible();
   });
 
   test('two starts of a check make one paper', async ({ browser }) => {

@@ -213,7 +213,9 @@ final class DemoShop
         static $password = null;
         $password ??= bcrypt(self::PASSWORD);
         $user = User::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'role' => $role, 'cohort_id' => $cohort?->id, 'units' => 'mm', 'active' => true]);
-        Badge::query()->create(['user_id' => $user->id, 'code_hash' => Badge::hash(DemoBadges::code($user))]);
+        if ($role !== Role::Auditor) {
+            Badge::query()->create(['user_id' => $user->id, 'code_hash' => Badge::hash(DemoBadges::code($user))]);
+        }
 
         return $user->refresh();
     }

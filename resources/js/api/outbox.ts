@@ -189,7 +189,7 @@ export function useOutbox() {
 /** Reads what was kept and sends it: at the start, after signing in, and when another tab or the network comes back. */
 export function openOutbox() {
   state.commands = read();
-  void flush().then(() => queryClient.invalidateQueries());
+  if (mine().length > 0) void flush().then(() => queryClient.invalidateQueries());
 }
 
 export function watchOutbox() {

@@ -9,6 +9,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import HoldPanel from './HoldPanel.vue';
 import LedgerList from './LedgerList.vue';
+import PermitCard from './PermitCard.vue';
 import PermitPath from './PermitPath.vue';
 
 const props = defineProps<{ id: string }>();
@@ -20,13 +21,19 @@ const record = useQuery({
   queryFn: () => must(api.GET('/api/competency/learners/{learner}', { params: { path: { learner: props.id } } })),
   refetchInterval: REFRESH_MS,
 });
+const print = () => window.print();
 const own = computed(() => String(person.value?.id) === props.id);
 </script>
 
 <template>
   <PageState v-slot="{ data }" :data="record.data.value" :error="record.error.value" @retry="record.refetch()">
     <h1>{{ own ? t('record.own') : data.learner.name }}</h1>
-    <p class="text-quiet">{{ data.learner.cohort }}</p>
+    <div class="flex items-center gap-4">
+      <p class="text-quiet">{{ data.learner.cohort }}</p>
+      <button type="button" class="min-h-9 px-2 underline underline-offset-4 print:hidden" @click="print">
+        {{ t('record.print') }}
+      </button>
+    </div>
     <PermitPath
       v-for="permit in data.permits"
       :key="permit.code"
@@ -35,16 +42,25 @@ const own = computed(() => String(person.value?.id) === props.id);
       :learner-id="data.learner.id"
       :own="own"
     />
+    <div class="mt-5 hidden gap-4 print:flex print:flex-wrap">
+      <PermitCard
+        v-for="permit in data.permits.filter((each) => each.standing.stage === 5 && !each.standing.held)"
+        :key="permit.code"
+        :permit="permit"
+        :name="data.learner.name"
+        :chain="data.chain"
+      />
+    </div>
     <PrecedenceNote class="mt-5" />
     <template v-if="teaches">
-      <section class="mt-8">
+      <section class="mt-8 print:hidden">
         <h2>{{ t('practice.title') }}</h2>
         <LogbookEntries class="mt-2" :learner-id="data.learner.id" />
       </section>
       <HoldPanel
         v-for="permit in data.permits"
         :key="permit.code"
-        class="mt-8"
+        class="mt-8 print:hidden"
         :permit="permit"
         :learner-id="data.learner.id"
       />

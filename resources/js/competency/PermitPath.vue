@@ -167,13 +167,18 @@ const canSign = computed(() => standing.value.stage >= 4);
       <PathRow :stage="5" :reached="standing.stage >= 5" :title="t('record.signOff')">
         <div class="flex flex-wrap items-center gap-4">
           <p class="flex-1">
-            <template v-if="permit.signed_off">{{
-              t('record.signedBy', {
-                by: permit.signed_off.by,
-                at: d(permit.signed_off.at, { dateStyle: 'medium' }),
-                until: d(permit.signed_off.valid_until, { dateStyle: 'medium' }),
-              })
-            }}</template>
+            <template v-if="permit.signed_off"
+              >{{
+                t('record.signedBy', {
+                  by: permit.signed_off.by,
+                  at: d(permit.signed_off.at, { dateStyle: 'medium' }),
+                  until: d(permit.signed_off.valid_until, { dateStyle: 'medium' }),
+                })
+              }}
+              <span class="block text-sm"
+                >{{ t('scope.covers') }}: {{ scopeWords(permit.signed_off.scope) }}</span
+              ></template
+            >
             <template v-else>{{ t(permit.acknowledged ? 'record.acknowledged' : 'record.notAcknowledged') }}</template>
           </p>
           <RouterLink

@@ -5,7 +5,6 @@ import ErrorNote from '@/ui/ErrorNote.vue';
 import HoleGlyph from '@/ui/HoleGlyph.vue';
 import PageState from '@/ui/PageState.vue';
 import AlertList from '@/records/AlertList.vue';
-import { useLive } from '@/live/useLive';
 import { useCommand } from '@/ui/useCommand';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
@@ -22,7 +21,6 @@ const today = useQuery({
   queryFn: () => must(api.GET('/api/competency/today')),
   refetchInterval: REFRESH_MS,
 });
-useLive('shop');
 const presence = useCommand((present: boolean) => ({
   about: 'presence',
   method: 'PUT',

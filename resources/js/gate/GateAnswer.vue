@@ -129,8 +129,13 @@ const holder = computed(() => (running.value && shown.value.who !== running.valu
       class="mb-4 w-full max-w-6xl border-2 border-ink bg-sheet px-5 py-3 text-3xl font-semibold"
       data-testid="holder"
     >
-      {{ t('gate.has', { name: holder.person, since: d(holder.since, { timeStyle: 'short' }) }) }},
-      {{ t(`gate.word.${holder.decision}`) }}
+      {{
+        t('gate.has', {
+          name: holder.person,
+          how: t(`gate.how.${holder.decision}`),
+          since: d(holder.since, { timeStyle: 'short' }),
+        })
+      }}
     </p>
     <div class="my-auto flex w-full max-w-6xl flex-col items-center gap-4">
       <DecisionShape :decision="shown.decision" :class="shown.decision ? tone : 'text-quiet'" />

@@ -16,8 +16,10 @@ import { meQuery, useMe } from './useMe';
 /** The frame round every page: whose it is, and the rule with the rooms as its long graduations. */
 const { person, teaches, leads, audits } = useMe();
 const pin = ref(false);
-/** A learner's own pages change as soon as an instructor does something; teachers' pages listen to the whole shop. */
-useLive(computed(() => (person.value && !teaches.value ? `person-${person.value.id}` : null)));
+/** Whoever teaches or audits hears of the whole shop, a learner of their own record. */
+useLive(
+  computed(() => (person.value === null ? null : teaches.value || audits.value ? 'shop' : `person-${person.value.id}`)),
+);
 const { t } = useI18n();
 const { chosen, shown } = useTheme();
 const route = useRoute();

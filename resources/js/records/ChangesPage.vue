@@ -39,17 +39,21 @@ const changes = useInfiniteQuery({
 });
 const lines = computed(() => changes.data.value?.pages.flat() ?? []);
 
+/** The table's own name for it, readable: nothing is hidden behind other words here. */
+const named = (column: string) => column.replaceAll('_', ' ');
+
 function words(change: Change): string {
   const short = (value: unknown) => {
     const text = typeof value === 'string' ? value : JSON.stringify(value);
     return text.length > 80 ? `${text.slice(0, 80)}…` : text;
   };
   return Object.entries(change.after as Record<string, unknown>)
+    .filter(([key, value]) => key !== 'id' && (value !== null || change.change !== 'insert'))
     .map(([key, value]) => {
       const before = (change.before as Record<string, unknown>)[key];
       return before === undefined || before === null
-        ? `${key}: ${short(value)}`
-        : `${key}: ${short(before)} → ${short(value)}`;
+        ? `${named(key)}: ${short(value)}`
+        : `${named(key)}: ${short(before)} → ${short(value)}`;
     })
     .join(' · ');
 }
@@ -87,7 +91,7 @@ function words(change: Change): string {
           <td class="p-2">
             <strong>{{ t(`records.source.${change.source}`) }} {{ change.row }}</strong>
             {{ t(`records.change.${change.change}`) }}
-            <span class="block break-all text-quiet">{{ words(change) }}</span>
+            <span class="block break-words text-quiet">{{ words(change) }}</span>
           </td>
         </tr>
       </tbody>
