@@ -26,8 +26,8 @@ final readonly class AccessDecision implements Operation
         public bool $companionPresent,
         public Stage $supervisedFrom,
         public bool $companionRequired,
-        public int $turnsElsewhere = 0,
-        public int $machinesAtOnce = 1,
+        public int $turnsElsewhere,
+        public int $machinesAtOnce,
     ) {
     }
 

@@ -31,14 +31,16 @@ final class Mutants
         'TurningPasses' => ['$rough->isAtMost(Length::zero())' => 'nothing left to rough makes no roughing pass either way'],
         'CutList' => ['array_fill(0, $quantity' => 'only the values are taken'],
         'Speeds' => ['$names === []' => 'a plan names its speeds, and SequenceTest sees to it'],
-        'Ledger' => [],
+        'AccessDecision' => ['$fields->integer(\'turns_elsewhere\', 0' => 'no turns is the least there can be'],
+        'Standing' => ['?? -1)' => 'any number below every version'],
+        'Ledger' => ['return false' => 'what names nothing takes nothing back either way', '$steps >= 0 && $line->entry' => 'a guard against corrections that name each other'],
         'HoleLine' => ['$this->count ?? 1' => 'a count is always given where no pitch is'],
     ];
 
     /** Methods that no operation with worked examples asks: they serve plans and messages, and are tested there. */
     private const ASIDE = [
         'Speeds' => ['range', 'setting', 'isRange', 'slowest', 'key'], 'ReamAllowance' => ['shipped'], 'CentreDrillRange' => ['nearest', 'gap'], 'CentreDrill' => ['of'],
-        'ParallelStack' => ['nearest'], 'Size' => ['refusal', 'length'],
+        'Scope' => ['exceededBy', 'narrowedTo', 'toArray'], 'ParallelStack' => ['nearest'], 'Size' => ['refusal', 'length'],
     ];
 
     /** @return list<string> the operations that have worked examples, and what they compute with */
