@@ -1,11 +1,14 @@
 import { expect, test } from '@playwright/test';
-import { person } from './people';
+import { holdBadge, keepOpen, machineScreen, person, putAway, sayWhat } from './people';
+
+test.afterAll(putAway);
 
 /** The pictures of docs/screenshots, one of each main view. Not a test: bin/screenshots runs it by name. */
 const FOLDER = 'docs/screenshots';
 
 test('@picture', async ({ browser }) => {
   test.setTimeout(180_000);
+  await keepOpen(browser);
   const guest = await (await browser.newContext()).newPage();
   await guest.goto('/sign-in');
   await expect(guest.getByText('This is the demo shop')).toBeVisible();
@@ -25,9 +28,9 @@ test('@picture', async ({ browser }) => {
   await expect(phone.getByTestId('stage')).toBeVisible();
   await phone.screenshot({ path: `${FOLDER}/path-phone.png` });
 
-  const bench = await person(browser, 'thessaly@millstep.example', { width: 1180, height: 820 });
+  const bench = await person(browser, 'kasimir@millstep.example', { width: 1180, height: 820 });
   await bench.goto('/lessons/C6');
-  await bench.getByRole('button', { name: 'Done, next step' }).click();
+  await bench.getByRole('button', { name: /Back/ }).click();
   await bench.getByRole('button', { name: '1400 rpm' }).click();
   await expect(bench.getByText(/caps learners' speed/)).toBeVisible();
   await bench.screenshot({ path: `${FOLDER}/lesson-tablet.png` });
@@ -38,14 +41,14 @@ test('@picture', async ({ browser }) => {
 
   const stellan = await person(browser, 'stellan@millstep.example');
   await stellan.goto('/checks/SC-through-holes');
-  await expect(stellan.getByText(/5 questions, 80/)).toBeVisible();
+  await expect(stellan.getByText(/13 questions, 80/)).toBeVisible();
   await stellan.screenshot({ path: `${FOLDER}/safety-check.png` });
 
   const tablet = await person(browser, 'instructor@millstep.example', { width: 1180, height: 820 });
   await tablet.goto('/today');
   await tablet.getByRole('link', { name: /Fia Grimwade/ }).click();
   await tablet.getByRole('button', { name: /the sheet/ }).click();
-  for (const what of ['Eye protection on', 'Work held against', 'Stopped before']) {
+  for (const what of ['Eye protection on', 'Work held against', 'Standstill before']) {
     await tablet
       .getByRole('group', { name: new RegExp(what) })
       .getByRole('button', { name: /^✓ met$/ })
@@ -65,6 +68,7 @@ test('@picture', async ({ browser }) => {
     .filter({ hasText: 'Blanka Corriveau' })
     .getByRole('link', { name: 'To the sign-off' })
     .click();
+  await tablet.getByLabel('Mild steel').check();
   await tablet.getByLabel('Largest hole').fill('3/8');
   await expect(tablet.getByText(/Understood: 3\/8/)).toBeVisible();
   await tablet.screenshot({ path: `${FOLDER}/sign-off.png`, fullPage: true });
@@ -102,16 +106,23 @@ test('@picture', async ({ browser }) => {
   await lead.getByRole('button', { name: /Dubbed for brass/ }).click();
   await lead.screenshot({ path: `${FOLDER}/cribs.png` });
 
-  await instructor.goto('/gate/bench-drill');
-  await instructor.getByRole('button', { name: 'Pair this screen' }).click();
-  await instructor.getByRole('button', { name: /Ansel Byrdvik/ }).click();
-  await expect(instructor.getByTestId('gate-word')).toHaveText('Alone');
-  await instructor.screenshot({ path: `${FOLDER}/gate-alone.png` });
-  await instructor.getByRole('button', { name: /Ansel Byrdvik/ }).click();
-  await expect(instructor.getByTestId('gate-word')).toHaveText('Finished');
-  await instructor.getByRole('button', { name: /Delphine/ }).click();
-  await expect(instructor.getByTestId('gate-word')).toHaveText('No');
-  await instructor.screenshot({ path: `${FOLDER}/gate-no.png` });
+  const gate = await machineScreen(browser, 'bench-drill', 'instructor@millstep.example');
+  await holdBadge(gate, 'Ansel Byrdvik');
+  await sayWhat(gate, 'Otis', 'mild steel from 3 mm thick', 'up to 10 mm');
+  await expect(gate.getByTestId('gate-word')).toHaveText('Alone');
+  await gate.screenshot({ path: `${FOLDER}/gate-alone.png` });
+  await holdBadge(gate, 'Ansel Byrdvik');
+  await expect(gate.getByTestId('gate-word')).toHaveText('Finished');
+  await holdBadge(gate, 'Emrys');
+  await expect(gate.getByText(/who is with you/)).toBeVisible();
+  await holdBadge(gate, 'Otis');
+  await gate.getByRole('button', { name: 'mild steel from 3 mm thick' }).click();
+  await expect(gate.getByText(/what, and how large/)).toBeVisible();
+  await gate.screenshot({ path: `${FOLDER}/gate-asks.png` });
+  await gate.getByRole('button', { name: 'Never mind' }).click();
+  await holdBadge(gate, 'Delphine');
+  await expect(gate.getByTestId('gate-word')).toHaveText('No');
+  await gate.screenshot({ path: `${FOLDER}/gate-no.png` });
 
   await tablet.evaluate(() => localStorage.setItem('millstep.theme', 'dark'));
   await tablet.setViewportSize({ width: 1280, height: 800 });
