@@ -20,7 +20,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Same origin needs no CORS, and its package is not to be had everywhere (docs/decisions/0003).
         $middleware->remove(HandleCors::class);
         $middleware->redirectGuestsTo('/sign-in');
-        $middleware->web(append: [App\People\Http\OnlyActive::class, App\People\Http\FromWhom::class]);
+        $middleware->web(append: [App\Http\NoNul::class, App\People\Http\OnlyActive::class, App\People\Http\FromWhom::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));

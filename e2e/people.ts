@@ -72,7 +72,10 @@ export async function keepOpen(browser: Browser): Promise<void> {
 export async function machineScreen(browser: Browser, machine: string, by: string): Promise<Page> {
   const screen = await person(browser, by);
   await screen.goto(`/gate/${machine}`);
+  // Pairing loads the page anew, without whoever paired it.
+  const anew = screen.waitForEvent('load');
   await screen.getByRole('button', { name: 'Pair this screen' }).click();
+  await anew;
   await expect(screen.getByTestId('gate-word')).toHaveText('Badge, please');
   return screen;
 }

@@ -145,7 +145,9 @@ test('a paired screen keeps nobody signed in, Back included', async ({ browser }
   await screen.goto('/workshop');
   await screen.goto('/gate/floor-drill');
   await expect(screen.getByText(/pairing signs you out on this screen/)).toBeVisible();
+  const anew = screen.waitForEvent('load');
   await screen.getByRole('button', { name: 'Pair this screen' }).click();
+  await anew;
   await expect(screen.getByText(/out of service|Badge, please/).first()).toBeVisible();
   // What the door does with somebody who is signed out may cut the way back short.
   await screen.goBack().catch(() => undefined);

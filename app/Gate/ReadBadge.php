@@ -63,6 +63,8 @@ final class ReadBadge
         PowerLock::forDecision();
         // One badge at a time at a machine; a read that is sent again gets the answer it had.
         $machine = Machine::query()->with('permits.statements')->lockForUpdate()->findOrFail($device->machine_id);
+        // What this request knew of its device may be older than the guesses that were counted meanwhile.
+        $device->refresh();
         $fingerprint = self::fingerprint($device, $read);
         // Decided anew before anything is answered, an old answer too.
         $session = $this->review->locked($machine);

@@ -54,6 +54,12 @@ it('keeps what learning does from whoever teaches', function (): void {
     $this->postJson('/api/practice/entries', ['id' => fake_uuid()])->assertForbidden();
 });
 
+it('refuses a NUL at the door, wherever it stands', function (array $body): void {
+    $learner = $this->person();
+    $this->actingAs($this->instructor())->postJson("/api/competency/learners/{$learner->id}/permits/drill-through-10/holds", ['id' => fake_uuid(), 'type' => 'suspended', 'reason' => 'For a talk.', ...$body])
+        ->assertUnprocessable();
+})->with([[['reason' => "For\0 a talk."]], [['type' => "sus\0pended"]], [["ex\0tra" => 'x']], [['deep' => ['er' => ["a\0b"]]]]]);
+
 it('has no record of somebody who does not learn', function (): void {
     $this->actingAs($this->person(Role::Lead))->getJson('/api/competency/learners/'.$this->instructor()->id)->assertForbidden();
 });

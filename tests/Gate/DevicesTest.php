@@ -107,6 +107,16 @@ it('is slowed when badges are guessed at it, tells the lead once, and keeps answ
     expect(Alert::query()->count())->toBe(1);
 });
 
+it('is slowed by the guesses that were counted, not by what a request knew when it came', function (): void {
+    // Fifty at once: each was let in before the first was counted.
+    $stale = Device::query()->sole();
+    foreach (range(1, 5) as $n) {
+        hold_badge($this, "GUESS-$n");
+    }
+    expect(fn () => app(App\Gate\ReadBadge::class)($stale, ['id' => fake_uuid(), 'intent' => 'start', 'badge' => 'GUESS-6']))
+        ->toThrow(App\Support\Refusal::class, 'Too many unknown badges');
+});
+
 it('counts a companion\'s badge that nobody has as a guess too', function (): void {
     foreach (range(1, 5) as $n) {
         hold_badge($this, 'LEARNER', ['companion_badge' => "GUESS-$n"]);

@@ -23,7 +23,7 @@ final class ReadController
             'follows' => ['required_without:badge', 'uuid'],
             'companion_badge' => ['nullable', 'string', 'max:64'],
             'request' => ['nullable', 'array:material,operation,diameter_mm,thickness_mm'],
-            'request.material' => ['string', 'max:60'],
+            'request.material' => ['string', 'max:60', 'regex:/^[a-z0-9_-]+$/i'],
             'request.operation' => ['string', 'in:'.implode(',', Scope::OPERATIONS)],
             'request.diameter_mm' => ['numeric', 'gt:0', 'lt:200'],
             'request.thickness_mm' => ['numeric', 'gt:0', 'lt:2000'],

@@ -2,9 +2,9 @@
 import { api, must, type Schemas } from '@/api/client';
 import DialogButtons from '@/ui/DialogButtons.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
-import FormField from '@/ui/FormField.vue';
 import SheetDialog from '@/ui/SheetDialog.vue';
 import TextField from '@/ui/TextField.vue';
+import SecretField from '@/ui/SecretField.vue';
 import { useAction } from '@/ui/useAction';
 import { useIntent } from '@/ui/useIntent';
 import { ref } from 'vue';
@@ -44,18 +44,13 @@ const correct = useAction(
         :error="correct.fieldErrors.value.reason?.[0]"
         @update:model-value="intent.done()"
       />
-      <FormField v-slot="field" :label="t('sign.pin')" class="w-56" :error="correct.fieldErrors.value.pin?.[0]">
-        <input
-          :id="field.id"
-          v-model="pin"
-          class="field reading"
-          type="password"
-          inputmode="numeric"
-          autocomplete="off"
-          maxlength="12"
-          required
-        />
-      </FormField>
+      <SecretField
+        v-model="pin"
+        kind="pin"
+        class="w-56"
+        :label="t('sign.pin')"
+        :error="correct.fieldErrors.value.pin?.[0]"
+      />
       <ErrorNote
         :error="Object.keys(correct.fieldErrors.value).length > 0 ? null : correct.error.value"
         @retry="correct.run(undefined)"

@@ -4,6 +4,7 @@ import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import FormField from '@/ui/FormField.vue';
+import SecretField from '@/ui/SecretField.vue';
 import { useAction } from '@/ui/useAction';
 import { useCommand } from '@/ui/useCommand';
 import { useIntent } from '@/ui/useIntent';
@@ -85,18 +86,14 @@ watch([type, reason], () => intent.done());
           :aria-describedby="field.described"
         />
       </FormField>
-      <FormField v-if="needsPin" v-slot="field" :label="t('sign.pin')" class="w-44" :error="fieldErrors.pin?.[0]">
-        <input
-          :id="field.id"
-          v-model="pin"
-          class="field reading"
-          type="password"
-          inputmode="numeric"
-          autocomplete="off"
-          maxlength="12"
-          required
-        />
-      </FormField>
+      <SecretField
+        v-if="needsPin"
+        v-model="pin"
+        kind="pin"
+        class="w-44"
+        :label="t('sign.pin')"
+        :error="fieldErrors.pin?.[0]"
+      />
       <BigButton type="submit" tone="no" :busy="place.busy.value">{{ t('hold.act') }}</BigButton>
     </form>
     <ErrorNote

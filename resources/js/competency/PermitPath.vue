@@ -107,13 +107,13 @@ const canSign = computed(() => standing.value.stage >= 4);
           <RouterLink
             v-if="check.last_attempt"
             :to="{ name: 'paper', params: { id: check.last_attempt } }"
-            class="py-3"
+            class="py-3 print:hidden"
             >{{ t('record.seePaper') }}</RouterLink
           >
           <RouterLink
             v-if="own"
             :to="{ name: 'check', params: { code: check.code } }"
-            class="inline-flex min-h-12 items-center border border-quiet px-5 font-semibold no-underline"
+            class="inline-flex min-h-12 items-center border border-quiet px-5 font-semibold no-underline print:hidden"
             >{{ t(check.attempts === 0 ? 'record.takeCheck' : 'record.retakeCheck') }}</RouterLink
           >
         </div>
@@ -140,7 +140,7 @@ const canSign = computed(() => standing.value.stage >= 4);
           <RouterLink
             v-if="own"
             :to="{ name: 'logbook' }"
-            class="inline-flex min-h-12 items-center border border-quiet px-5 font-semibold no-underline"
+            class="inline-flex min-h-12 items-center border border-quiet px-5 font-semibold no-underline print:hidden"
             >{{ t('record.logPractice') }}</RouterLink
           >
         </div>
@@ -156,10 +156,10 @@ const canSign = computed(() => standing.value.stage >= 4);
           <RouterLink
             v-if="sheet.last_attempt"
             :to="{ name: 'sheet', params: { id: sheet.last_attempt } }"
-            class="py-3"
+            class="py-3 print:hidden"
             >{{ t('record.seeSheet') }}</RouterLink
           >
-          <BigButton v-if="!own" :busy="openSheet.busy.value" @click="openSheet.run(sheet.code)">{{
+          <BigButton v-if="!own" class="print:hidden" :busy="openSheet.busy.value" @click="openSheet.run(sheet.code)">{{
             t(sheet.open_attempt ? 'record.resumeSheet' : 'record.openSheet')
           }}</BigButton>
         </div>
@@ -183,7 +183,7 @@ const canSign = computed(() => standing.value.stage >= 4);
           </p>
           <RouterLink
             :to="{ name: 'sign-off', params: { id: learnerId, permit: permit.code } }"
-            class="inline-flex min-h-12 items-center border px-5 font-semibold no-underline"
+            class="inline-flex min-h-12 items-center border px-5 font-semibold no-underline print:hidden"
             :class="canSign && standing.stage < 5 ? 'border-blue bg-blue text-on-blue' : 'border-quiet'"
           >
             {{ t(own ? 'record.toStatement' : 'record.toSignOff') }}

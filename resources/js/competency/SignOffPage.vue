@@ -11,6 +11,7 @@ import FormField from '@/ui/FormField.vue';
 import HoleGlyph from '@/ui/HoleGlyph.vue';
 import PageState from '@/ui/PageState.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
+import SecretField from '@/ui/SecretField.vue';
 import { useAction } from '@/ui/useAction';
 import { useQuery } from '@tanstack/vue-query';
 import { useCommand } from '@/ui/useCommand';
@@ -200,25 +201,14 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
           </div>
         </fieldset>
         <div class="flex flex-wrap items-end gap-4 border-t border-hairline pt-4">
-          <FormField
-            v-slot="field"
+          <SecretField
+            v-model="form.pin"
+            kind="pin"
+            class="w-72"
             :label="t('sign.pin')"
             :hint="t('sign.pinHint')"
-            class="w-72"
             :error="sign.fieldErrors.value.pin?.[0]"
-          >
-            <input
-              :id="field.id"
-              v-model="form.pin"
-              class="field reading"
-              type="password"
-              inputmode="numeric"
-              autocomplete="off"
-              maxlength="12"
-              required
-              :aria-describedby="field.described"
-            />
-          </FormField>
+          />
           <BigButton
             type="submit"
             tone="main"

@@ -12,7 +12,7 @@ const waiting = computed(() => commands.value.filter((command) => command.refuse
 <template>
   <section
     v-if="refused.length > 0 || (waiting.length > 0 && stuck)"
-    class="sticky top-0 z-20 border-b-2 border-no bg-sheet px-5 py-2 print:hidden"
+    class="sticky bottom-0 z-20 border-t-2 border-no bg-sheet px-5 py-2 print:hidden"
     role="status"
     data-testid="outbox"
   >

@@ -2,8 +2,8 @@
 import { api, must } from '@/api/client';
 import DialogButtons from '@/ui/DialogButtons.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
-import FormField from '@/ui/FormField.vue';
 import SheetDialog from '@/ui/SheetDialog.vue';
+import SecretField from '@/ui/SecretField.vue';
 import { useAction } from '@/ui/useAction';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -25,35 +25,20 @@ const change = useAction(
   <SheetDialog open :title="t('people.pin.title')" @close="emit('close')">
     <form class="mt-3 space-y-4" @submit.prevent="change.run(undefined)">
       <p>{{ t(`people.pin.${person?.pin ?? 'none'}`) }}</p>
-      <FormField v-slot="field" :label="t('people.password')" :error="change.fieldErrors.value.password?.[0]">
-        <input
-          :id="field.id"
-          v-model="password"
-          class="field"
-          type="password"
-          autocomplete="current-password"
-          required
-        />
-      </FormField>
-      <FormField
-        v-slot="field"
+      <SecretField
+        v-model="password"
+        kind="password"
+        :label="t('people.password')"
+        :error="change.fieldErrors.value.password?.[0]"
+      />
+      <SecretField
+        v-model="pin"
+        kind="pin"
+        class="max-w-56"
         :label="t('people.pin.new')"
         :hint="t('people.pin.hint')"
         :error="change.fieldErrors.value.pin?.[0]"
-      >
-        <input
-          :id="field.id"
-          v-model="pin"
-          class="field reading max-w-56"
-          type="password"
-          inputmode="numeric"
-          autocomplete="off"
-          minlength="4"
-          maxlength="12"
-          required
-          :aria-describedby="field.described"
-        />
-      </FormField>
+      />
       <ErrorNote
         :error="Object.keys(change.fieldErrors.value).length > 0 ? null : change.error.value"
         @retry="change.run(undefined)"

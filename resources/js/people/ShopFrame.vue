@@ -108,8 +108,8 @@ const signOut = useAction(
       </div>
       <SteelRule class="mt-1" :marks="rooms" :current="current" :label="t('ui.rooms')" />
     </header>
-    <OutboxBar />
     <main id="main" class="mx-auto max-w-[1400px] px-5 py-6 print:p-0"><slot /></main>
+    <OutboxBar />
     <PinDialog v-if="pin" @close="pin = false" />
   </div>
 </template>

@@ -3,6 +3,7 @@ import { api, must, speaker } from '@/api/client';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import FormField from '@/ui/FormField.vue';
+import SecretField from '@/ui/SecretField.vue';
 import SheetDialog from '@/ui/SheetDialog.vue';
 import { useMutation } from '@tanstack/vue-query';
 import { ref } from 'vue';
@@ -34,16 +35,7 @@ const reload = () => window.location.assign('/');
       <FormField v-slot="field" :label="t('people.email')">
         <input :id="field.id" v-model="email" class="field" type="email" autocomplete="username" required />
       </FormField>
-      <FormField v-slot="field" :label="t('people.password')">
-        <input
-          :id="field.id"
-          v-model="password"
-          class="field"
-          type="password"
-          autocomplete="current-password"
-          required
-        />
-      </FormField>
+      <SecretField v-model="password" kind="password" :label="t('people.password')" />
       <ErrorNote :error="signIn.error.value" @retry="signIn.mutate()" />
       <div class="flex flex-wrap justify-end gap-3">
         <BigButton @click="reload">{{ t(`people.again.${sessionLost}.leave`) }}</BigButton>

@@ -4,6 +4,7 @@ import { queryClient } from '@/api/queries';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import FormField from '@/ui/FormField.vue';
+import SecretField from '@/ui/SecretField.vue';
 import { useAction } from '@/ui/useAction';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -48,16 +49,7 @@ const signIn = useAction(
           :aria-describedby="field.described"
         />
       </FormField>
-      <FormField v-slot="field" :label="t('people.password')">
-        <input
-          :id="field.id"
-          v-model="password"
-          class="field"
-          type="password"
-          autocomplete="current-password"
-          required
-        />
-      </FormField>
+      <SecretField v-model="password" kind="password" :label="t('people.password')" />
       <ErrorNote v-if="!signIn.fieldErrors.value.email" :error="signIn.error.value" @retry="signIn.run(undefined)" />
       <div class="flex items-center justify-between gap-4">
         <RouterLink :to="{ name: 'forgot' }" class="py-3">{{ t('people.forgot') }}</RouterLink>
