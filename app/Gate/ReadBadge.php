@@ -198,13 +198,9 @@ final class ReadBadge
         $access = $decided->access;
         $given = null;
         if ($user !== null && $access->givesPower()) {
-            $given = $own !== null ? $this->goOn($own, $request, $companion) : $this->begin(
-                $machine,
-                $user,
-                $companion,
-                $request ?? [],
-                $access->decision->value,
-            );
+            $given = $own !== null
+                ? $this->goOn($own, $request, $companion, $access->decision->value)
+                : $this->begin($machine, $user, $companion, $request ?? [], $access->decision->value);
         } elseif ($own !== null) {
             // They now want what they may not do alone: the turn that was given for something else is over.
             ($this->end)($own, 'revoked', $access->reasons === [] ? ['request_unsaid'] : $access->reasons);
@@ -236,13 +232,15 @@ final class ReadBadge
     }
 
     /**
-     * The badge of whoever has the machine already: they are still there.
+     * The badge of whoever has the machine already: they are still there. What they were told now is what goes on, so
+     * that a job outside their signature runs under supervision from here, and stops when the supervisor leaves.
      *
      * @param  array<string, mixed>|null  $request
      */
-    private function goOn(MachineSession $session, ?array $request, ?User $companion): MachineSession
+    private function goOn(MachineSession $session, ?array $request, ?User $companion, string $decision): MachineSession
     {
         $session->update([
+            'decision' => $decision,
             'confirmed_at' => CarbonImmutable::now(),
             'request' => $request ?? $session->request,
             'companion_id' => $companion->id ?? $session->companion_id,

@@ -45,6 +45,17 @@ it('ends a turn whose holder now wants what the signature does not cover', funct
     screen($this)->assertJson(['interlock' => 'off', 'ended' => ['because' => 'revoked', 'reasons' => ['outside_scope_diameter', 'supervisor_absent']]]);
 });
 
+it('keeps what was decided last: a job outside the signature goes on only under supervision', function (): void {
+    hold_badge($this, 'LEARNER')->assertJson(['decision' => 'alone', 'interlock' => 'on']);
+    hold_badge($this, 'TEACHER');
+    hold_badge($this, 'LEARNER', ['request' => [...STEEL, 'diameter_mm' => 12]])
+        ->assertJson(['decision' => 'supervised', 'interlock' => 'on']);
+    screen($this)->assertJson(['interlock' => 'on', 'running' => ['decision' => 'supervised']]);
+    // Who supervises goes: so does the power.
+    app(App\Gate\SetPresence::class)($this->by, false);
+    screen($this)->assertJson(['interlock' => 'off']);
+});
+
 it('lets only the last question be answered, at its own device, and not for long', function (Closure $spoil): void {
     $asked = hold_badge($this, 'LEARNER', ['request' => null])->json('id');
     $token = $spoil($this) ?? $this->token;
