@@ -45,6 +45,7 @@ final class DemoCommand extends Command
         $this->line('    shop lead    lead@millstep.example         PIN '.DemoShop::PIN);
         $this->line('    instructor   instructor@millstep.example   PIN '.DemoShop::PIN);
         $this->line('    learner      learner@millstep.example');
+        $this->line('    auditor      auditor@millstep.example');
         $this->newLine();
     }
 }
