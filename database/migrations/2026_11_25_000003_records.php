@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\Schema;
 
 /**
  * Every change of what decides who may run: written by the database itself, so that no path of the application
- * goes round it. Secrets are named as changed, never kept.
+ * goes round it. Of secrets it says that they were set, changed or taken away, never what they were.
  */
 return new class extends Migration
 {
@@ -46,8 +46,9 @@ return new class extends Migration
         DB::unprepared(<<<'SQL'
             CREATE OR REPLACE FUNCTION records_audit_row() RETURNS trigger LANGUAGE plpgsql SECURITY DEFINER SET search_path = public AS $$
             DECLARE
-                secret text[] := ARRAY['password', 'pin_hash', 'remember_token', 'code_hash'];
-                passing text[] := ARRAY['created_at', 'updated_at', 'last_seen_at', 'slowed_until', 'pin_failures', 'pin_locked_until', 'units'];
+                secret text[] := ARRAY['password', 'pin_hash', 'code_hash'];
+                passing text[] := ARRAY['created_at', 'updated_at', 'last_seen_at', 'slowed_until', 'pin_failures', 'pin_locked_until', 'units',
+                    'remember_token', 'pairing_id'];
                 was jsonb := CASE WHEN TG_OP = 'INSERT' THEN '{}'::jsonb ELSE to_jsonb(OLD) - passing END;
                 is_now jsonb := CASE WHEN TG_OP = 'DELETE' THEN '{}'::jsonb ELSE to_jsonb(NEW) - passing END;
                 named text := coalesce(is_now ->> TG_ARGV[0], was ->> TG_ARGV[0], '');
@@ -56,9 +57,11 @@ return new class extends Migration
                 new_part jsonb := '{}'::jsonb;
             BEGIN
                 FOR key IN SELECT jsonb_object_keys(was || is_now) LOOP
-                    IF (was -> key) IS DISTINCT FROM (is_now -> key) THEN
+                    -- As text, so that what was never there and what is empty are the same.
+                    IF (was ->> key) IS DISTINCT FROM (is_now ->> key) THEN
                         IF key = ANY (secret) THEN
-                            new_part := new_part || jsonb_build_object(key, 'changed');
+                            new_part := new_part || jsonb_build_object(key, CASE WHEN (was ->> key) IS NULL THEN 'set'
+                                WHEN (is_now ->> key) IS NULL THEN 'taken away' ELSE 'changed' END);
                         ELSE
                             old_part := old_part || jsonb_build_object(key, was -> key);
                             new_part := new_part || jsonb_build_object(key, is_now -> key);

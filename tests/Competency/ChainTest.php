@@ -117,6 +117,32 @@ it('has every change of what decides who may run written down by the database it
     $this->getJson('/api/records/changes')->assertOk()->assertJsonPath('0.source', 'competency_statements');
 });
 
+it('says of a secret only what became of it, and nothing of one that was never there', function (): void {
+    $from = (int) AuditLine::query()->max('id');
+    $person = $this->person();
+    $said = fn (): array => AuditLine::query()->where('id', '>', $from)->where('source', 'people_users')->orderBy('id')->get()
+        ->map(fn ($line) => $line->after['pin_hash'] ?? null)->all();
+    expect($said())->toBe([null]);
+    app(App\People\Pin::class)->change($person, '4711');
+    app(App\People\Pin::class)->change($person, '4712');
+    app(App\People\Pin::class)->reset($person);
+    $person->setRememberToken('anything');
+    $person->save();
+    expect($said())->toBe([null, 'set', 'changed', 'taken away']);
+});
+
+it('shows people, machines and permits by their names, however many lines with a handful of queries', function (): void {
+    foreach (range(1, 3) as $n) {
+        $person = $this->person();
+        give_badge($person, "CODE{$n}");
+    }
+    $this->actingAs($this->person(Role::Lead));
+    DB::enableQueryLog();
+    $shown = $this->getJson('/api/records/changes?source=gate_badges')->assertOk();
+    expect(count(DB::getQueryLog()))->toBeLessThan(12);
+    $shown->assertJsonPath('0.row', $person->name)->assertJsonPath('0.after.user_id', $person->name)->assertJsonPath('0.after.code_hash', 'set');
+});
+
 it('keeps the audit log from being changed', function (string $statement): void {
     expect(fn () => DB::transaction(fn () => DB::statement($statement)))->toThrow(QueryException::class, 'append-only');
 })->with(['UPDATE records_audit SET actor_id = 1', 'DELETE FROM records_audit', 'TRUNCATE records_audit']);

@@ -7,6 +7,7 @@ namespace App\Records\Http;
 use App\People\User;
 use App\Records\Alert;
 use App\Records\AuditLine;
+use App\Records\AuditNames;
 use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -28,16 +29,17 @@ final class RecordsController
             ->when($given['before'] ?? null, static fn ($query, $before) => $query->where('id', '<', (int) $before))
             ->when($given['source'] ?? null, static fn ($query, $source) => $query->where('source', $source))
             ->orderByDesc('id')->limit(self::PAGE)->get();
+        $names = AuditNames::of($lines);
 
         return new JsonResponse($lines->map(static fn (AuditLine $line): array => [
             'id' => $line->id,
             'at' => $line->at->toIso8601ZuluString(),
             'by' => $line->actor?->name,
             'source' => $line->source,
-            'row' => $line->row,
+            'row' => $names->row($line),
             'change' => $line->change,
-            'before' => (object) $line->before,
-            'after' => (object) $line->after,
+            'before' => (object) $names->in($line->before),
+            'after' => (object) $names->in($line->after),
         ])->all());
     }
 
