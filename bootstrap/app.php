@@ -29,8 +29,15 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(fn (App\Support\Refusal $refusal) => Problem::fromRefusal($refusal));
         $exceptions->dontReport(App\Support\Refusal::class);
         // A session that ended is said in words that a person understands, with a code that the front end knows.
-        $exceptions->render(fn (Illuminate\Auth\AuthenticationException $fault, Request $request) => $request->is('api/*') ? Problem::signedOut(401) : null);
-        $exceptions->render(fn (Symfony\Component\HttpKernel\Exception\HttpException $fault, Request $request) => $fault->getStatusCode() === 419 && $request->is('api/*') ? Problem::signedOut(419) : null);
+        $exceptions->render(
+            fn (Illuminate\Auth\AuthenticationException $fault, Request $request) => $request->is('api/*') ? Problem::signedOut(401) : null,
+        );
+        $exceptions->render(
+            fn (Symfony\Component\HttpKernel\Exception\HttpException $fault, Request $request) => $fault->getStatusCode() === 419 && $request->is('api/*') ? Problem::signedOut(419) : null,
+        );
     })
-    ->withCommands([App\Competency\VerifyLedger::class, App\Competency\AnchorLedger::class, App\Gate\ReviewTurns::class, App\Demo\DemoCommand::class, App\People\AddLead::class, App\Http\DescribeApi::class])
+    ->withCommands([
+        App\Competency\VerifyLedger::class, App\Competency\AnchorLedger::class, App\Gate\ReviewTurns::class,
+        App\Demo\DemoCommand::class, App\People\AddLead::class, App\Http\DescribeApi::class,
+    ])
     ->create();

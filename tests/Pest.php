@@ -6,4 +6,19 @@ use Tests\TestCase;
 
 require_once __DIR__.'/gate.php';
 
-pest()->extend(TestCase::class)->in('People', 'Competency', 'Learning', 'Practice', 'Assessment', 'Gate', 'Measure', 'Planning', 'Workshop', 'Demo', 'Records', 'Live');
+pest()
+    ->extend(TestCase::class)
+    ->in(
+        'People',
+        'Competency',
+        'Learning',
+        'Practice',
+        'Assessment',
+        'Gate',
+        'Measure',
+        'Planning',
+        'Workshop',
+        'Demo',
+        'Records',
+        'Live',
+    );

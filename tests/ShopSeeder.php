@@ -15,6 +15,15 @@ final class ShopSeeder extends Seeder
     {
         $shop->shop();
         // The demo's shop has hours and companions; most tests are about neither.
-        Policy::query()->sole()->update(['settings' => [...Policy::settingsInForce(), 'hours' => TestCase::ALWAYS, 'companion_required' => false, 'time_zone' => 'UTC']]);
+        Policy::query()
+            ->sole()
+            ->update([
+                'settings' => [
+                    ...Policy::settingsInForce(),
+                    'hours' => TestCase::ALWAYS,
+                    'companion_required' => false,
+                    'time_zone' => 'UTC',
+                ],
+            ]);
     }
 }

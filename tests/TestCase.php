@@ -71,7 +71,17 @@ abstract class TestCase extends BaseTestCase
     {
         $name = fake_name();
 
-        return User::query()->create(['name' => $name, 'email' => Str::slug($name).'-'.Str::lower(Str::random(5)).'@millstep.example', 'password' => 'mast-and-vane', 'role' => $role, 'units' => 'mm', 'active' => true, ...$with])->refresh();
+        return User::query()
+            ->create([
+                'name' => $name,
+                'email' => Str::slug($name).'-'.Str::lower(Str::random(5)).'@millstep.example',
+                'password' => 'mast-and-vane',
+                'role' => $role,
+                'units' => 'mm',
+                'active' => true,
+                ...$with,
+            ])
+            ->refresh();
     }
 
     public function instructor(bool $signs = true): User
@@ -116,7 +126,15 @@ abstract class TestCase extends BaseTestCase
             self::$validator = new Validator;
             self::$validator->resolver()?->registerRaw($document, self::DOCUMENT);
         }
-        $result = self::$validator->validate(json_decode((string) $response->getContent()), (object) ['$ref' => self::DOCUMENT.$known->content->{'application/json'}->schema->{'$ref'}]);
-        Assert::assertTrue($result->isValid(), "{$request->method()} $path answers something else than described: ".json_encode($result->isValid() ? null : (new ErrorFormatter)->format($result->error())));
+        $result = self::$validator->validate(
+            json_decode((string) $response->getContent()),
+            (object) ['$ref' => self::DOCUMENT.$known->content->{'application/json'}->schema->{'$ref'}],
+        );
+        Assert::assertTrue(
+            $result->isValid(),
+            "{$request->method()} $path answers something else than described: ".json_encode(
+                $result->isValid() ? null : (new ErrorFormatter)->format($result->error()),
+            ),
+        );
     }
 }

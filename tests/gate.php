@@ -30,7 +30,8 @@ function hold_badge($test, string $badge, array $with = [], ?string $token = nul
     // Each device is a client of its own: what one request authenticated must not leak into the next.
     app('auth')->forgetGuards();
 
-    return $test->withToken($token ?? $test->token)->postJson('/api/gate/reads', [...['id' => fake_uuid(), 'intent' => 'start', 'badge' => $badge, 'request' => STEEL], ...$with]);
+    return $test->withToken($token ?? $test->token)
+        ->postJson('/api/gate/reads', [...['id' => fake_uuid(), 'intent' => 'start', 'badge' => $badge, 'request' => STEEL], ...$with]);
 }
 
 function screen($test, ?string $token = null): Illuminate\Testing\TestResponse

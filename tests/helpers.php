@@ -23,11 +23,35 @@ function bring(User $learner, int $stage, User $by, ?CarbonImmutable $signedAt =
     $record = app(RecordEntry::class);
     $at = ($signedAt ?? CarbonImmutable::now())->subDays(10);
     $entries = [
-        1 => array_map(static fn (string $code): array => [null, 'lesson_completed', ['lesson' => $code, 'version' => 1]], $permit->requirement['lessons']),
+        1 => array_map(
+            static fn (string $code): array => [null, 'lesson_completed', ['lesson' => $code, 'version' => 1]],
+            $permit->requirement['lessons'],
+        ),
         2 => [[null, 'check_attempted', ['check' => 'SC-through-holes', 'passed' => true]]],
-        3 => [...array_fill(0, 3, [$permit, 'practice_confirmed', ['minutes' => 40]]), ...array_map(static fn (string $code): array => [null, 'lesson_completed', ['lesson' => $code, 'version' => 1]], $permit->requirement['guided'])],
+        3 => [
+            ...array_fill(0, 3, [$permit, 'practice_confirmed', ['minutes' => 40]]),
+            ...array_map(
+                static fn (string $code): array => [null, 'lesson_completed', ['lesson' => $code, 'version' => 1]],
+                $permit->requirement['guided'],
+            ),
+        ],
         4 => [[null, 'assessment_concluded', ['assessment' => 'PS-through-holes', 'outcome' => 'passed']]],
-        5 => [[$permit, 'signed_off', ['statement_version' => 1, 'valid_until' => $at->addYear()->toIso8601ZuluString(), 'scope' => (object) ['materials' => ['mild_steel'], 'operations' => ['drill'], 'max_diameter_mm' => 10, 'min_thickness_mm' => 3]]]],
+        5 => [
+            [
+                $permit,
+                'signed_off',
+                [
+                    'statement_version' => 1,
+                    'valid_until' => $at->addYear()->toIso8601ZuluString(),
+                    'scope' => (object) [
+                        'materials' => ['mild_steel'],
+                        'operations' => ['drill'],
+                        'max_diameter_mm' => 10,
+                        'min_thickness_mm' => 3,
+                    ],
+                ],
+            ],
+        ],
     ];
     foreach (array_slice($entries, 0, $stage) as $level) {
         foreach ($level as [$for, $type, $data]) {

@@ -23,7 +23,10 @@ final class ConcludeAssessment
     public function __invoke(Attempt $attempt, User $by, ?CarbonImmutable $at = null): Attempt
     {
         return DB::transaction(function () use ($attempt, $by, $at): Attempt {
-            $attempt = Attempt::query()->with(['sheet.part', 'sheet.machine', 'learner', 'assessor'])->lockForUpdate()->findOrFail($attempt->id);
+            $attempt = Attempt::query()
+                ->with(['sheet.part', 'sheet.machine', 'learner', 'assessor'])
+                ->lockForUpdate()
+                ->findOrFail($attempt->id);
             if ($attempt->concluded_at !== null) {
                 return $attempt;
             }
@@ -32,7 +35,10 @@ final class ConcludeAssessment
             }
             $score = $this->scoring->score($attempt);
             if ($score->outcome === Outcome::Incomplete) {
-                throw Refusal::because('incomplete', sprintf('%d criteria are still open or doubtful. See or measure them, then conclude.', count($score->open)));
+                throw Refusal::because(
+                    'incomplete',
+                    sprintf('%d criteria are still open or doubtful. See or measure them, then conclude.', count($score->open)),
+                );
             }
             $at ??= CarbonImmutable::now();
             $attempt->update([

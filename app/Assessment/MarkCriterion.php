@@ -22,17 +22,28 @@ final class MarkCriterion
     public function __invoke(Attempt $attempt, string $criterionId, array $given, string $units): Attempt
     {
         return DB::transaction(function () use ($attempt, $criterionId, $given, $units): Attempt {
-            $attempt = Attempt::query()->with(['sheet.part', 'sheet.machine', 'learner', 'assessor'])->lockForUpdate()->findOrFail($attempt->id);
+            $attempt = Attempt::query()
+                ->with(['sheet.part', 'sheet.machine', 'learner', 'assessor'])
+                ->lockForUpdate()
+                ->findOrFail($attempt->id);
             if ($attempt->concluded_at !== null) {
                 throw Refusal::because('concluded', 'This sheet is concluded. Open a new one for another attempt.');
             }
-            $criterion = $attempt->sheet->criterion($criterionId) ?? throw Refusal::because('no_criterion', "The sheet has no criterion $criterionId.");
+            $criterion = $attempt->sheet->criterion($criterionId) ?? throw Refusal::because(
+                'no_criterion',
+                "The sheet has no criterion $criterionId.",
+            );
             $mark = match (true) {
-                $criterion['kind'] !== 'measured' => array_filter(['result' => $given['result'] ?? null], static fn ($value): bool => $value !== null),
+                $criterion['kind'] !== 'measured' => array_filter(
+                    ['result' => $given['result'] ?? null],
+                    static fn ($value): bool => $value !== null,
+                ),
                 ($criterion['measure'] ?? '') === 'position' => $this->position($given, $units),
                 default => $this->diameter($given, $units),
             };
-            $attempt->marks = $mark === [] ? array_diff_key($attempt->marks, [$criterionId => true]) : [...$attempt->marks, $criterionId => $mark];
+            $attempt->marks = $mark === []
+                ? array_diff_key($attempt->marks, [$criterionId => true])
+                : [...$attempt->marks, $criterionId => $mark];
             $attempt->save();
             CriterionMarked::dispatch($attempt->id, $attempt->learner_id);
 

@@ -39,7 +39,11 @@ final class Scoring
         }
         $judgement = JudgeMeasurement::fromFields(Fields::of($fields))->compute();
 
-        return ['verdict' => $judgement->verdict->value, 'value_mm' => $fields['value_mm'], 'deviation_mm' => $judgement->deviation->inMm()];
+        return [
+            'verdict' => $judgement->verdict->value,
+            'value_mm' => $fields['value_mm'],
+            'deviation_mm' => $judgement->deviation->inMm(),
+        ];
     }
 
     /**
@@ -72,14 +76,27 @@ final class Scoring
             if (! isset($mark['dx_mm'], $mark['dy_mm'])) {
                 return [...$criterion, ...$limits];
             }
-            $position = (new TruePosition(Length::mm($mark['dx_mm']), Length::mm($mark['dy_mm']), Length::mm($limits['upper_mm'])))->compute()->position->inMm();
+            $position = (new TruePosition(Length::mm($mark['dx_mm']), Length::mm($mark['dy_mm']), Length::mm($limits['upper_mm'])))
+                ->compute()->position
+                ->inMm();
 
             // A position has no lower limit to be doubtful about.
-            return [...$criterion, ...$limits, 'lower_mm' => -$limits['upper_mm'], 'value_mm' => $position, 'uncertainty_mm' => Policy::inForce()->caliperUncertainty->inMm()];
+            return [
+                ...$criterion,
+                ...$limits,
+                'lower_mm' => -$limits['upper_mm'],
+                'value_mm' => $position,
+                'uncertainty_mm' => Policy::inForce()->caliperUncertainty->inMm(),
+            ];
         }
 
         return isset($mark['value_mm'])
-            ? [...$criterion, ...$limits, 'value_mm' => $mark['value_mm'], 'uncertainty_mm' => Policy::inForce()->caliperUncertainty->inMm()]
+            ? [
+                ...$criterion,
+                ...$limits,
+                'value_mm' => $mark['value_mm'],
+                'uncertainty_mm' => Policy::inForce()->caliperUncertainty->inMm(),
+            ]
             : [...$criterion, ...$limits];
     }
 }

@@ -34,7 +34,12 @@ final class LearnerRecord
         $corrected = self::corrected($entries);
 
         return [
-            'learner' => ['id' => $learner->id, 'name' => $learner->name, 'cohort' => $learner->cohort?->name, 'active' => $learner->active],
+            'learner' => [
+                'id' => $learner->id,
+                'name' => $learner->name,
+                'cohort' => $learner->cohort?->name,
+                'active' => $learner->active,
+            ],
             'permits' => $permits->map(fn (Permit $permit): array => $this->permit($learner, $standings[$permit->code]))->all(),
             'chain' => $this->anchors->signed($this->anchors->head()),
             'ledger' => $entries->map(static fn (LedgerEntry $entry): array => [
@@ -105,7 +110,12 @@ final class LearnerRecord
     private function lessons(User $learner, array $codes, Record $record, bool $guided): array
     {
         $lessons = Lesson::query()->whereIn('code', $codes)->orderBy('version')->get()->keyBy('code');
-        $progress = Progress::query()->with('lesson')->where('learner_id', $learner->id)->whereIn('lesson_id', $lessons->pluck('id'))->get()->keyBy('lesson_id');
+        $progress = Progress::query()
+            ->with('lesson')
+            ->where('learner_id', $learner->id)
+            ->whereIn('lesson_id', $lessons->pluck('id'))
+            ->get()
+            ->keyBy('lesson_id');
 
         return array_map(static function (string $code) use ($lessons, $progress, $record, $guided): array {
             $lesson = $lessons->get($code);
@@ -116,7 +126,9 @@ final class LearnerRecord
                 'title' => $lesson->title ?? $code,
                 'minutes' => $lesson->minutes ?? 0,
                 'steps' => $lesson === null ? 0 : count($lesson->steps),
-                'steps_done' => $mine === null ? 0 : count(array_filter($lesson->steps ?? [], static fn (array $step): bool => $mine->isDone($step['key']))),
+                'steps_done' => $mine === null
+                    ? 0
+                    : count(array_filter($lesson->steps ?? [], static fn (array $step): bool => $mine->isDone($step['key']))),
                 'completed' => ($record->lessons[$code] ?? -1) >= ($lesson->accepted_from ?? 0),
                 'guided' => $guided,
             ];

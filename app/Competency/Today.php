@@ -55,7 +55,11 @@ final class Today
                 'decision' => $session->decision,
                 'since' => $session->started_at->toIso8601ZuluString(),
             ])->all(),
-            'on_floor_until' => Presence::query()->where('user_id', $instructor->id)->where('until', '>', CarbonImmutable::now())->first()?->until->toIso8601ZuluString(),
+            'on_floor_until' => Presence::query()
+                ->where('user_id', $instructor->id)
+                ->where('until', '>', CarbonImmutable::now())
+                ->first()?->until
+                ->toIso8601ZuluString(),
         ];
     }
 
@@ -71,14 +75,34 @@ final class Today
     private function practice(): array
     {
         return array_values(Entry::query()->with(['learner', 'machine'])->where('state', 'waiting')->orderBy('created_at')->get()
-            ->map(fn (Entry $entry): array => $this->item('practice', $entry->learner, $entry->created_at, $entry->id, $entry->exercise, "{$entry->minutes} min, {$entry->machine->name}"))->all());
+            ->map(
+                fn (Entry $entry): array => $this->item(
+                    'practice',
+                    $entry->learner,
+                    $entry->created_at,
+                    $entry->id,
+                    $entry->exercise,
+                    "{$entry->minutes} min, {$entry->machine->name}",
+                ),
+            )
+            ->all());
     }
 
     /** @return list<array<string, mixed>> */
     private function openSheets(): array
     {
         return array_values(Attempt::query()->with(['learner', 'sheet'])->whereNull('concluded_at')->orderBy('started_at')->get()
-            ->map(fn (Attempt $attempt): array => $this->item('sheet', $attempt->learner, $attempt->started_at, $attempt->id, $attempt->sheet->title, null))->all());
+            ->map(
+                fn (Attempt $attempt): array => $this->item(
+                    'sheet',
+                    $attempt->learner,
+                    $attempt->started_at,
+                    $attempt->id,
+                    $attempt->sheet->title,
+                    null,
+                ),
+            )
+            ->all());
     }
 
     /**

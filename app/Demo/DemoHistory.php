@@ -71,10 +71,15 @@ final class DemoHistory
         $instructor = $instructors[$learner->id % count($instructors)];
         $permit = Permit::query()->with('statements')->firstOrFail();
         // A class lasts from the first day to a few days before the signature, or to yesterday.
-        $end = isset($story['signed_days_ago']) ? CarbonImmutable::now()->subDays($story['signed_days_ago'])->startOfDay() : CarbonImmutable::now()->subDay()->startOfDay();
+        $end = isset($story['signed_days_ago'])
+            ? CarbonImmutable::now()->subDays($story['signed_days_ago'])->startOfDay()
+            : CarbonImmutable::now()->subDay()->startOfDay();
         $start = $startedOn->greaterThan($end->subDays(12)) ? $end->subDays(12) : $startedOn->addDays($learner->id % 5);
         $days = max(1, (int) $start->diffInDays($end));
-        $at = static fn (float $part, int $hour): CarbonImmutable => $start->addDays((int) floor($part * $days))->setTime($hour, ($learner->id * 7) % 60);
+        $at = static fn (float $part, int $hour): CarbonImmutable => $start->addDays((int) floor($part * $days))->setTime(
+            $hour,
+            ($learner->id * 7) % 60,
+        );
 
         $done = static fn (array $asked): array => $story['lessons'] === 'all'
             ? $asked : array_values(array_intersect($asked, $story['lessons']));
@@ -103,7 +108,10 @@ final class DemoHistory
             );
         }
         foreach ($story['waiting'] ?? [] as $waiting) {
-            $this->on(CarbonImmutable::now()->subHours(2), fn () => $this->practice($learner, $waiting['exercise'], $waiting['minutes'], null));
+            $this->on(
+                CarbonImmutable::now()->subHours(2),
+                fn () => $this->practice($learner, $waiting['exercise'], $waiting['minutes'], null),
+            );
         }
         if (isset($story['assessment'])) {
             $this->on($at(0.92, 14), fn () => $this->assess($learner, $story['assessment'], $instructor));
@@ -161,7 +169,10 @@ final class DemoHistory
         foreach ($progress->lesson->steps as $step) {
             $value = match (true) {
                 $step['reading'] !== null => $this->reading($progress, $step['reading']['kind']),
-                $step['choice'] !== null => array_column(array_filter($step['choice'], static fn (array $option): bool => $option['right']), 'id')[0] ?? null,
+                $step['choice'] !== null => array_column(
+                    array_filter($step['choice'], static fn (array $option): bool => $option['right']),
+                    'id',
+                )[0] ?? null,
                 default => null,
             };
             $progress = ($this->answerStep)($progress, $step['key'], $value);
@@ -207,7 +218,8 @@ final class DemoHistory
     private function practice(User $learner, string $exercise, int $minutes, ?User $confirmedBy): void
     {
         $entry = ($this->logPractice)($learner, Machine::query()->where('slug', 'bench-drill')->firstOrFail(), [
-            'id' => (string) Str::uuid7(), 'exercise' => $exercise, 'minutes' => $minutes, 'done_on' => CarbonImmutable::now()->toDateString(),
+            'id' => (string) Str::uuid7(), 'exercise' => $exercise, 'minutes' => $minutes,
+            'done_on' => CarbonImmutable::now()->toDateString(),
         ]);
         if ($confirmedBy !== null) {
             ($this->decide)($entry, $confirmedBy, true);

@@ -120,7 +120,13 @@ final class DemoShop
         foreach ($machines as $given) {
             $machine = ($this->saveMachine)(null, $given, $given['cribs'], $given['slug']);
             if (($given['in_service'] ?? true) === false) {
-                Service::query()->create(['id' => (string) Str::uuid7(), 'machine_id' => $machine->id, 'in_service' => false, 'reason' => $given['service_note'], 'at' => CarbonImmutable::now()->subDays(5)->setTime(10, 20)]);
+                Service::query()->create([
+                    'id' => (string) Str::uuid7(),
+                    'machine_id' => $machine->id,
+                    'in_service' => false,
+                    'reason' => $given['service_note'],
+                    'at' => CarbonImmutable::now()->subDays(5)->setTime(10, 20),
+                ]);
                 $machine->update(['in_service' => false, 'service_note' => $given['service_note']]);
             }
         }
@@ -131,7 +137,11 @@ final class DemoShop
     {
         foreach (array_values($this->yaml('plans.yaml')) as $given) {
             /** @var array{name: string, kind: PlanKind, request: array<string, mixed>} $plan */
-            $plan = [...$given, 'kind' => PlanKind::from($given['kind']), 'part_id' => Part::query()->where('slug', $given['part'])->valueOrFail('id')];
+            $plan = [
+                ...$given,
+                'kind' => PlanKind::from($given['kind']),
+                'part_id' => Part::query()->where('slug', $given['part'])->valueOrFail('id'),
+            ];
             ($this->savePlan)((string) Str::uuid7(), $plan, $lead, 'mm');
         }
     }
@@ -178,7 +188,12 @@ final class DemoShop
         foreach ($permits as $given) {
             $permit = Permit::query()->create(array_diff_key($given, ['machines' => true, 'statement' => true]));
             $permit->machines()->attach(Machine::query()->whereIn('slug', $given['machines'])->pluck('id'));
-            Statement::query()->create(['permit_id' => $permit->id, 'version' => 1, 'body' => trim($given['statement']), 'in_force_from' => CarbonImmutable::now()->subYear()]);
+            Statement::query()->create([
+                'permit_id' => $permit->id,
+                'version' => 1,
+                'body' => trim($given['statement']),
+                'in_force_from' => CarbonImmutable::now()->subYear(),
+            ]);
         }
     }
 
@@ -212,7 +227,10 @@ final class DemoShop
         /** @var string|null $password hashed once: two dozen slow hashes would only keep the demo waiting */
         static $password = null;
         $password ??= bcrypt(self::PASSWORD);
-        $user = User::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'role' => $role, 'cohort_id' => $cohort?->id, 'units' => 'mm', 'active' => true]);
+        $user = User::query()->create([
+            'name' => $name, 'email' => $email, 'password' => $password, 'role' => $role, 'cohort_id' => $cohort?->id,
+            'units' => 'mm', 'active' => true,
+        ]);
         if ($role !== Role::Auditor) {
             Badge::query()->create(['user_id' => $user->id, 'code_hash' => Badge::hash(DemoBadges::code($user))]);
         }

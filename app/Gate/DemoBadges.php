@@ -21,6 +21,7 @@ final class DemoBadges
     public function all(): array
     {
         return array_values(User::query()->whereIn('id', Badge::query()->select('user_id'))->orderBy('role')->orderBy('name')->get()
-            ->map(static fn (User $user): array => ['name' => $user->name, 'role' => $user->role->value, 'code' => self::code($user)])->all());
+            ->map(static fn (User $user): array => ['name' => $user->name, 'role' => $user->role->value, 'code' => self::code($user)])
+            ->all());
     }
 }

@@ -178,7 +178,10 @@ final class ReadBadge
     private function comeToTheFloor(?User $instructor): array
     {
         \assert($instructor !== null);
-        Presence::query()->updateOrCreate(['user_id' => $instructor->id], ['until' => CarbonImmutable::now()->addMinutes(Policy::inForce()->presenceMinutes)]);
+        Presence::query()->updateOrCreate(
+            ['user_id' => $instructor->id],
+            ['until' => CarbonImmutable::now()->addMinutes(Policy::inForce()->presenceMinutes)],
+        );
         PresenceChanged::dispatch($instructor->id);
 
         return ['event' => 'present'];

@@ -50,7 +50,10 @@ final class ApiDescription
     /** As the file holds it. */
     public function json(): string
     {
-        return json_encode($this->document(), JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE)."\n";
+        return json_encode(
+            $this->document(),
+            JSON_THROW_ON_ERROR | JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+        )."\n";
     }
 
     /**
@@ -62,7 +65,10 @@ final class ApiDescription
         preg_match_all('/\{(\w+)\}/', $path, $parameters);
         $operation = [
             'summary' => $call['summary'],
-            'parameters' => array_map(static fn (string $name): array => ['name' => $name, 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']], $parameters[1]),
+            'parameters' => array_map(
+                static fn (string $name): array => ['name' => $name, 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']],
+                $parameters[1],
+            ),
             'security' => match (true) {
                 $call['guest'] ?? false => [],
                 $call['device'] ?? false => [['device' => []]],

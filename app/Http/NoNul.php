@@ -17,7 +17,9 @@ final class NoNul
     {
         foreach ($request->input() as $field => $value) {
             if (self::hasNul([$field => $value])) {
-                throw ValidationException::withMessages([str_replace("\0", '', (string) $field) => 'This text holds a character that is none.']);
+                throw ValidationException::withMessages([
+                    str_replace("\0", '', (string) $field) => 'This text holds a character that is none.',
+                ]);
             }
         }
 

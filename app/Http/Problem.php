@@ -13,7 +13,12 @@ final class Problem
 {
     public static function fromCore(CoreException $fault): JsonResponse
     {
-        return self::response(422, $fault->errorCode(), $fault->getMessage(), $fault->field === null ? [] : [$fault->field => [$fault->getMessage()]]);
+        return self::response(
+            422,
+            $fault->errorCode(),
+            $fault->getMessage(),
+            $fault->field === null ? [] : [$fault->field => [$fault->getMessage()]],
+        );
     }
 
     public static function fromRefusal(Refusal $refusal): JsonResponse

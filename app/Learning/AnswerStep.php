@@ -35,7 +35,10 @@ final class AnswerStep
     public function __invoke(Progress $progress, string $key, ?string $value, ?CarbonImmutable $at = null, ?string $units = null): Progress
     {
         return DB::transaction(function () use ($progress, $key, $value, $at, $units): Progress {
-            $progress = Progress::query()->with(['lesson.part', 'lesson.machine.cribs.tools', 'learner', 'holds'])->lockForUpdate()->findOrFail($progress->id);
+            $progress = Progress::query()
+                ->with(['lesson.part', 'lesson.machine.cribs.tools', 'learner', 'holds'])
+                ->lockForUpdate()
+                ->findOrFail($progress->id);
             if (! $this->guided->openTo($progress->learner, $progress->lesson->code)) {
                 throw Refusal::because(
                     'guided',

@@ -97,7 +97,12 @@ final readonly class LessonFile
         preg_match_all('/^- \[([ x])\] (.+?)(?: \| (.+))?$/m', $text, $found, PREG_SET_ORDER);
         $options = [];
         foreach ($found as $index => $line) {
-            $options[] = ['id' => chr(97 + $index), 'text' => trim($line[2]), 'right' => $line[1] === 'x', 'answer' => trim($line[3] ?? '')];
+            $options[] = [
+                'id' => chr(97 + $index),
+                'text' => trim($line[2]),
+                'right' => $line[1] === 'x',
+                'answer' => trim($line[3] ?? ''),
+            ];
         }
         if (count(array_filter(array_column($options, 'right'))) !== 1) {
             throw new \UnexpectedValueException("The choice of step $step must have exactly one [x].");

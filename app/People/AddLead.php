@@ -29,7 +29,13 @@ final class AddLead extends Command
 
             return self::FAILURE;
         }
-        User::query()->create(['name' => $name, 'email' => $email, 'password' => Str::random(40), 'role' => Role::Lead, 'pin_hash' => $pin === '' ? null : $pin]);
+        User::query()->create([
+            'name' => $name,
+            'email' => $email,
+            'password' => Str::random(40),
+            'role' => Role::Lead,
+            'pin_hash' => $pin === '' ? null : $pin,
+        ]);
         Password::sendResetLink(['email' => $email]);
         $this->info("$email has been sent a link to set a password.");
 

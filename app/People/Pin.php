@@ -86,6 +86,13 @@ final class Pin
     {
         $until = $user->refresh()->pin_locked_until ?? CarbonImmutable::now()->addMinutes(self::LOCKED_MINUTES);
 
-        return Refusal::tooMany('pin_locked', sprintf('The PIN is locked after %d wrong attempts. Try again after %s UTC, or ask the shop lead.', self::FAILURES_ALLOWED, $until->utc()->format('H:i')));
+        return Refusal::tooMany(
+            'pin_locked',
+            sprintf(
+                'The PIN is locked after %d wrong attempts. Try again after %s UTC, or ask the shop lead.',
+                self::FAILURES_ALLOWED,
+                $until->utc()->format('H:i'),
+            ),
+        );
     }
 }

@@ -75,7 +75,14 @@ final class Plan extends Model
     {
         $plans = self::query();
 
-        return $user->teaches() ? $plans : $plans->where(static fn (Builder $any): Builder => $any->where('owner_id', $user->id)->orWhereHas('owner', static fn (Builder $owner): Builder => $owner->where('role', '!=', Role::Learner)));
+        return $user->teaches()
+            ? $plans
+            : $plans->where(
+                static fn (Builder $any): Builder => $any->where('owner_id', $user->id)->orWhereHas(
+                    'owner',
+                    static fn (Builder $owner): Builder => $owner->where('role', '!=', Role::Learner),
+                ),
+            );
     }
 
     public function isVisibleTo(User $user): bool

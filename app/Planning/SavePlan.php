@@ -34,7 +34,8 @@ final class SavePlan
                 throw Refusal::idUsed();
             }
             $plan ??= new Plan(['id' => $id, 'owner_id' => $user->id, 'kind' => $given['kind']]);
-            $plan->fill(['name' => $given['name'], 'request' => $request, 'answer' => $answer, 'part_id' => $given['part_id'] ?? null])->save();
+            $plan->fill(['name' => $given['name'], 'request' => $request, 'answer' => $answer, 'part_id' => $given['part_id'] ?? null])
+                ->save();
             if ($user->teaches()) {
                 self::attach($plan, $given['lessons'] ?? [], $given['sheets'] ?? []);
             }
@@ -51,8 +52,14 @@ final class SavePlan
     {
         $plan->attachments()->delete();
         Attachment::query()->insert([
-            ...array_map(static fn (string $code): array => ['plan_id' => $plan->id, 'to' => 'lesson', 'code' => $code], array_values(array_unique($lessons))),
-            ...array_map(static fn (string $code): array => ['plan_id' => $plan->id, 'to' => 'sheet', 'code' => $code], array_values(array_unique($sheets))),
+            ...array_map(
+                static fn (string $code): array => ['plan_id' => $plan->id, 'to' => 'lesson', 'code' => $code],
+                array_values(array_unique($lessons)),
+            ),
+            ...array_map(
+                static fn (string $code): array => ['plan_id' => $plan->id, 'to' => 'sheet', 'code' => $code],
+                array_values(array_unique($sheets)),
+            ),
         ]);
     }
 }

@@ -31,7 +31,10 @@ final class DecideOnPractice
                 return $entry;
             }
             if ($entry->state !== 'waiting') {
-                throw Refusal::because('already_decided', "This exercise is already {$entry->state}. The ledger is not rewritten; a correction is a new entry.");
+                throw Refusal::because(
+                    'already_decided',
+                    "This exercise is already {$entry->state}. The ledger is not rewritten; a correction is a new entry.",
+                );
             }
             $at ??= CarbonImmutable::now();
             $entry->update(['state' => $state, 'decided_by' => $by->id, 'decided_at' => $at, 'reason' => $reason]);

@@ -81,7 +81,12 @@ final class MillStepServiceProvider extends ServiceProvider
             'gate-reads',
             static fn (Request $request) => Limit::perMinute(60)->by('reads:'.$request->user('device')?->getKey()),
         );
-        ResetPassword::createUrlUsing(static fn (User $user, string $token): string => rtrim((string) config('app.url'), '/').'/reset/'.$token.'?email='.urlencode($user->email));
+        ResetPassword::createUrlUsing(
+            static fn (User $user, string $token): string => rtrim(
+                (string) config('app.url'),
+                '/',
+            ).'/reset/'.$token.'?email='.urlencode($user->email),
+        );
         Mail::extend('mailbox', static fn (): MailboxTransport => new MailboxTransport);
     }
 

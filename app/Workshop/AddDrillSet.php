@@ -17,7 +17,8 @@ final class AddDrillSet
     public function __invoke(Crib $crib, DrillSeries $series, string $edge = 'normal'): int
     {
         return DB::transaction(static fn (): int => Tool::query()->insertOrIgnore(array_map(static fn (array $drill): array => [
-            'crib_id' => $crib->id, 'kind' => 'drill', 'designation' => $drill['designation'], 'diameter_mm' => $drill['diameter_mm'], 'edge' => $edge, 'condition' => 'good', 'details' => '{}',
+            'crib_id' => $crib->id, 'kind' => 'drill', 'designation' => $drill['designation'],
+            'diameter_mm' => $drill['diameter_mm'], 'edge' => $edge, 'condition' => 'good', 'details' => '{}',
         ], $series->drills())));
     }
 }

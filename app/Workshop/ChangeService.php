@@ -19,13 +19,25 @@ final class ChangeService
     public function __invoke(Machine $machine, bool $inService, string $reason, User $by, string $id, ?CarbonImmutable $at = null): Machine
     {
         if ($inService && ! $by->leads()) {
-            throw Refusal::forbidden('lead_only', 'Anybody who teaches may take a machine out of service; only the shop lead puts it back.');
+            throw Refusal::forbidden(
+                'lead_only',
+                'Anybody who teaches may take a machine out of service; only the shop lead puts it back.',
+            );
         }
 
         return DB::transaction(function () use ($machine, $inService, $reason, $by, $id, $at): Machine {
             $inService || PowerLock::forRestriction();
             $machine = Machine::query()->lockForUpdate()->findOrFail($machine->id);
-            $entry = Service::query()->createOrFirst(['id' => $id], ['machine_id' => $machine->id, 'in_service' => $inService, 'reason' => $reason, 'said_by' => $by->id, 'at' => $at ?? CarbonImmutable::now()]);
+            $entry = Service::query()->createOrFirst(
+                ['id' => $id],
+                [
+                    'machine_id' => $machine->id,
+                    'in_service' => $inService,
+                    'reason' => $reason,
+                    'said_by' => $by->id,
+                    'at' => $at ?? CarbonImmutable::now(),
+                ],
+            );
             if (! $entry->wasRecentlyCreated && ! $entry->says($machine, $inService, $reason, $by)) {
                 throw Refusal::idUsed();
             }

@@ -18,8 +18,13 @@ final class ImportWorkshop
 {
     private const TOOL_DETAILS = ['type', 'thread', 'method', 'taper', 'flute_length_mm', 'diameters_mm', 'gauge'];
 
-    public function __construct(private readonly WorkshopFaults $faults, private readonly WorkshopFile $file, private readonly SaveMachine $saveMachine, private readonly ChangeService $service, private readonly ChangePolicy $policy)
-    {
+    public function __construct(
+        private readonly WorkshopFaults $faults,
+        private readonly WorkshopFile $file,
+        private readonly SaveMachine $saveMachine,
+        private readonly ChangeService $service,
+        private readonly ChangePolicy $policy,
+    ) {
     }
 
     /**
@@ -64,7 +69,12 @@ final class ImportWorkshop
             }
         }
         foreach ($file['bars'] ?? [] as $bar) {
-            $found = array_filter($now['bars'], static fn (array $each): bool => self::canonical(array_diff_key($each, ['count' => 0])) === self::canonical(array_diff_key($bar, ['count' => 0])));
+            $found = array_filter(
+                $now['bars'],
+                static fn (array $each): bool => self::canonical(
+                    array_diff_key($each, ['count' => 0]),
+                ) === self::canonical(array_diff_key($bar, ['count' => 0])),
+            );
             $name = sprintf('bar: %s ⌀ %s, %s mm', $bar['material'], $bar['diameter_mm'], $bar['length_mm']);
             if ($found === []) {
                 $added[] = $name;
@@ -88,15 +98,28 @@ final class ImportWorkshop
             $crib = Crib::query()->updateOrCreate(['slug' => $given['slug']], ['name' => $given['name'], 'note' => $given['note'] ?? null]);
             $crib->tools()->forceDelete();
             Tool::query()->insert(array_map(static fn (array $tool): array => [
-                'crib_id' => $crib->id, 'kind' => $tool['kind'], 'designation' => $tool['designation'], 'diameter_mm' => $tool['diameter_mm'] ?? null, 'edge' => $tool['edge'] ?? 'normal', 'condition' => $tool['condition'] ?? 'good',
+                'crib_id' => $crib->id, 'kind' => $tool['kind'], 'designation' => $tool['designation'],
+                'diameter_mm' => $tool['diameter_mm'] ?? null, 'edge' => $tool['edge'] ?? 'normal',
+                'condition' => $tool['condition'] ?? 'good',
                 'details' => json_encode((object) array_intersect_key($tool, array_flip(self::TOOL_DETAILS)), JSON_THROW_ON_ERROR),
             ], $given['tools']));
         }
         foreach ($file['machines'] ?? [] as $given) {
-            $machine = ($this->saveMachine)(Machine::query()->where('slug', $given['slug'])->first(), $given, $given['cribs'] ?? [], $given['slug']);
+            $machine = ($this->saveMachine)(
+                Machine::query()->where('slug', $given['slug'])->first(),
+                $given,
+                $given['cribs'] ?? [],
+                $given['slug'],
+            );
             $inService = $given['in_service'] ?? true;
             if ($machine->in_service !== $inService || (! $inService && $machine->service_note !== ($given['service_note'] ?? null))) {
-                ($this->service)($machine, $inService, $given['service_note'] ?? 'Brought in with a workshop file', $by, (string) Str::uuid7());
+                ($this->service)(
+                    $machine,
+                    $inService,
+                    $given['service_note'] ?? 'Brought in with a workshop file',
+                    $by,
+                    (string) Str::uuid7(),
+                );
             }
         }
         foreach ($file['materials'] ?? [] as $row) {
@@ -116,7 +139,10 @@ final class ImportWorkshop
         $sorted = static function (mixed $value) use (&$sorted): mixed {
             if (is_array($value)) {
                 $value = array_map($sorted, $value);
-                array_is_list($value) ? usort($value, static fn (mixed $a, mixed $b): int => json_encode($a) <=> json_encode($b)) : ksort($value);
+                array_is_list($value) ? usort(
+                    $value,
+                    static fn (mixed $a, mixed $b): int => json_encode($a) <=> json_encode($b),
+                ) : ksort($value);
             }
 
             return is_int($value) ? (float) $value : $value;

@@ -36,7 +36,10 @@ use MillStep\Core\Workshop\Speeds;
 final class Machine extends Model
 {
     /** What a workshop file and a machine's form hold of it. */
-    public const FIELDS = ['name', 'kind', 'speeds_rpm', 'speed_names', 'min_rpm', 'max_rpm', 'speed_change', 'depth_scale', 'chuck_max_mm', 'through_bore_mm', 'dial', 'cross_dial', 'taper'];
+    public const FIELDS = [
+        'name', 'kind', 'speeds_rpm', 'speed_names', 'min_rpm', 'max_rpm', 'speed_change', 'depth_scale',
+        'chuck_max_mm', 'through_bore_mm', 'dial', 'cross_dial', 'taper',
+    ];
 
     protected $table = 'workshop_machines';
 
@@ -94,7 +97,10 @@ final class Machine extends Model
     /** @return array<string, mixed> as the core's plans read it */
     public function spec(): array
     {
-        return array_filter([...$this->only(self::FIELDS), 'in_service' => $this->in_service], static fn (mixed $part): bool => $part !== null);
+        return array_filter(
+            [...$this->only(self::FIELDS), 'in_service' => $this->in_service],
+            static fn (mixed $part): bool => $part !== null,
+        );
     }
 
     /** Null for what has no spindle speeds of its own, a marking-out table for one. */

@@ -52,7 +52,11 @@ final class MaterialRow extends Model
      */
     public static function everything(): array
     {
-        $own = self::query()->orderBy('key')->get()->mapWithKeys(static fn (self $row): array => [$row->key => Material::fromFields(Fields::of($row->row))])->all();
+        $own = self::query()
+            ->orderBy('key')
+            ->get()
+            ->mapWithKeys(static fn (self $row): array => [$row->key => Material::fromFields(Fields::of($row->row))])
+            ->all();
 
         return [...MaterialTable::shipped()->all(), ...$own];
     }

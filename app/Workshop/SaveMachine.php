@@ -24,7 +24,14 @@ final class SaveMachine
         self::judge($fields);
 
         return DB::transaction(function () use ($machine, $fields, $cribs, $slug): Machine {
-            $machine ??= new Machine(['slug' => $slug ?? FreshKey::of((string) $fields['name'], 'machine', static fn (string $key): bool => Machine::query()->where('slug', $key)->exists()), 'in_service' => true]);
+            $machine ??= new Machine([
+                'slug' => $slug ?? FreshKey::of(
+                    (string) $fields['name'],
+                    'machine',
+                    static fn (string $key): bool => Machine::query()->where('slug', $key)->exists(),
+                ),
+                'in_service' => true,
+            ]);
             $machine->fill($fields)->save();
             $machine->cribs()->sync(Crib::query()->whereIn('slug', $cribs)->pluck('id'));
 

@@ -23,7 +23,10 @@ final class SaveTool
     {
         $row = self::row($given, $units);
 
-        return Tool::query()->updateOrCreate(['crib_id' => $crib->id, 'kind' => $row['kind'], 'designation' => $row['designation'], 'edge' => $row['edge']], [...$row, 'condition' => $given['condition'] ?? 'good']);
+        return Tool::query()->updateOrCreate(
+            ['crib_id' => $crib->id, 'kind' => $row['kind'], 'designation' => $row['designation'], 'edge' => $row['edge']],
+            [...$row, 'condition' => $given['condition'] ?? 'good'],
+        );
     }
 
     /**
@@ -38,14 +41,25 @@ final class SaveTool
             'tap' => self::tap($given['size'], $given['type'] ?? ''),
             'centre_drill' => self::centreDrill($given['size']),
             'step_drill' => self::stepDrill($given['size'], $units),
-            'gauge' => ($given['gauge'] ?? 'plug') === 'thread' ? self::threadGauge($given['size']) : self::sized($given['size'], $units, ['gauge' => $given['gauge'] ?? 'plug'], $given['gauge'] ?? 'plug'),
+            'gauge' => ($given['gauge'] ?? 'plug') === 'thread'
+                ? self::threadGauge($given['size'])
+                : self::sized($given['size'], $units, ['gauge' => $given['gauge'] ?? 'plug'], $given['gauge'] ?? 'plug'),
             'reamer' => self::sized($given['size'], $units, ['method' => $given['method'] ?? 'machine'], $given['method'] ?? 'machine'),
             default => self::sized($given['size'], $units, array_filter([
-                'taper' => $given['taper'] ?? null, 'flute_length_mm' => ($given['flute_length'] ?? '') === '' ? null : Size::length((string) $given['flute_length'], $units)->diameter->inMm(),
+                'taper' => $given['taper'] ?? null,
+                'flute_length_mm' => ($given['flute_length'] ?? '') === ''
+                    ? null
+                    : Size::length((string) $given['flute_length'], $units)->diameter->inMm(),
             ], static fn (mixed $value): bool => $value !== null)),
         };
 
-        return ['kind' => $given['kind'], 'designation' => $designation, 'edge' => $edge, 'diameter_mm' => $diameter, 'details' => $details];
+        return [
+            'kind' => $given['kind'],
+            'designation' => $designation,
+            'edge' => $edge,
+            'diameter_mm' => $diameter,
+            'details' => $details,
+        ];
     }
 
     /**
@@ -68,7 +82,11 @@ final class SaveTool
         }
         $thread = ThreadTable::shipped()->get($typed, 'size');
 
-        return [$thread->designation.' '.str_replace('_', ' ', $type), $thread->major->inMm(), ['thread' => $thread->designation, 'type' => $type]];
+        return [
+            $thread->designation.' '.str_replace('_', ' ', $type),
+            $thread->major->inMm(),
+            ['thread' => $thread->designation, 'type' => $type],
+        ];
     }
 
     /** @return array{string, float, array<string, mixed>} */
@@ -82,7 +100,10 @@ final class SaveTool
     /** @return array{string, float, array<string, mixed>} */
     private static function centreDrill(string $typed): array
     {
-        $drill = StandardCentreDrill::all()[trim($typed)] ?? throw InvalidInput::at('size', 'Centre drills are '.implode(', ', array_map(strval(...), array_keys(StandardCentreDrill::all()))).'.');
+        $drill = StandardCentreDrill::all()[trim($typed)] ?? throw InvalidInput::at(
+            'size',
+            'Centre drills are '.implode(', ', array_map(strval(...), array_keys(StandardCentreDrill::all()))).'.',
+        );
 
         return [$drill->range->size, $drill->shape->body->inMm(), []];
     }
@@ -98,7 +119,10 @@ final class SaveTool
         if (preg_match('/^\s*(\S+)\s*(?:-|–|to)\s*(\S+)\s*by\s*(\S+)\s*$/u', $typed, $found) !== 1) {
             throw InvalidInput::at('size', 'Write a step drill like 4-20 by 2.');
         }
-        [$from, $to, $step] = array_map(static fn (string $size): float => self::size($size, $units)->diameter->inMm(), array_slice($found, 1));
+        [$from, $to, $step] = array_map(
+            static fn (string $size): float => self::size($size, $units)->diameter->inMm(),
+            array_slice($found, 1),
+        );
         if ($to <= $from || $to - $from > 100 * $step) {
             throw InvalidInput::at('size', 'A step drill goes from its smallest step to its largest, in at most 100 steps.');
         }

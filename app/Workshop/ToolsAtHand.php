@@ -17,7 +17,12 @@ final readonly class ToolsAtHand
     /** @param  iterable<Crib>  $cribs  with their tools */
     public static function of(iterable $cribs): self
     {
-        return new self(collect($cribs)->flatMap(static fn (Crib $crib): Collection => $crib->tools->toBase())->filter(static fn (Tool $tool): bool => $tool->fit())->values());
+        return new self(
+            collect($cribs)
+                ->flatMap(static fn (Crib $crib): Collection => $crib->tools->toBase())
+                ->filter(static fn (Tool $tool): bool => $tool->fit())
+                ->values(),
+        );
     }
 
     public function hasDrills(): bool
@@ -36,13 +41,31 @@ final readonly class ToolsAtHand
     {
         return [
             'drills' => $this->each('drill', static fn (Tool $tool): array => [
-                'designation' => $tool->designation, 'diameter_mm' => $tool->diameter(), 'edge' => $tool->edge, ...array_intersect_key($tool->details, ['taper' => 0, 'flute_length_mm' => 0]),
+                'designation' => $tool->designation,
+                'diameter_mm' => $tool->diameter(),
+                'edge' => $tool->edge,
+                ...array_intersect_key($tool->details, ['taper' => 0, 'flute_length_mm' => 0]),
             ]),
-            'step_drills' => $this->each('step_drill', static fn (Tool $tool): array => ['diameters_mm' => $tool->details['diameters_mm'] ?? []]),
-            'taps' => $this->each('tap', static fn (Tool $tool): array => ['thread' => $tool->details['thread'] ?? '', 'type' => $tool->details['type'] ?? '']),
-            'reamers' => $this->each('reamer', static fn (Tool $tool): array => ['diameter_mm' => $tool->diameter(), 'method' => $tool->details['method'] ?? 'hand']),
+            'step_drills' => $this->each(
+                'step_drill',
+                static fn (Tool $tool): array => ['diameters_mm' => $tool->details['diameters_mm'] ?? []],
+            ),
+            'taps' => $this->each(
+                'tap',
+                static fn (Tool $tool): array => ['thread' => $tool->details['thread'] ?? '', 'type' => $tool->details['type'] ?? ''],
+            ),
+            'reamers' => $this->each(
+                'reamer',
+                static fn (Tool $tool): array => ['diameter_mm' => $tool->diameter(), 'method' => $tool->details['method'] ?? 'hand'],
+            ),
             'centre_drills' => $this->each('centre_drill', static fn (Tool $tool): array => ['size' => $tool->designation]),
-            'gauges' => $this->each('gauge', static fn (Tool $tool): array => ['kind' => $tool->details['gauge'] ?? 'plug', 'size' => $tool->details['thread'] ?? self::plain((float) $tool->diameter())]),
+            'gauges' => $this->each(
+                'gauge',
+                static fn (Tool $tool): array => [
+                    'kind' => $tool->details['gauge'] ?? 'plug',
+                    'size' => $tool->details['thread'] ?? self::plain((float) $tool->diameter()),
+                ],
+            ),
         ];
     }
 

@@ -25,7 +25,14 @@ final class WorkshopFaults
         $faults = (new SchemaFaults(public_path(WorkshopFile::SCHEMA)))->of($file);
         $sound = self::sound($file, array_column($faults, 'where'));
 
-        return [...$faults, ...$this->ofNames($sound, self::slugs($file)), ...$this->ofMachines($sound), ...$this->ofTools($sound), ...$this->ofMaterials($sound), ...$this->ofPolicy($sound)];
+        return [
+            ...$faults,
+            ...$this->ofNames($sound, self::slugs($file)),
+            ...$this->ofMachines($sound),
+            ...$this->ofTools($sound),
+            ...$this->ofMaterials($sound),
+            ...$this->ofPolicy($sound),
+        ];
     }
 
     /**
@@ -42,7 +49,10 @@ final class WorkshopFaults
             [$list, $item, $within, $inner] = [...array_slice(explode('/', $place), 1), null, null, null, null];
             match (true) {
                 $list === null || $list === '' => $file = [],
-                $list === 'policy' && $item === null => $file['policy'] = array_intersect_key((array) ($file['policy'] ?? []), PolicySettings::all()),
+                $list === 'policy' && $item === null => $file['policy'] = array_intersect_key(
+                    (array) ($file['policy'] ?? []),
+                    PolicySettings::all(),
+                ),
                 $item === null => $file[$list] = [],
                 $within === 'tools' && $inner !== null => Arr::forget($file, "$list.$item.tools.$inner"),
                 default => Arr::forget($file, "$list.$item"),
@@ -60,7 +70,12 @@ final class WorkshopFaults
     {
         $cribs = is_array($file['cribs'] ?? null) ? $file['cribs'] : [];
 
-        return array_values(array_filter(array_map(static fn (mixed $crib): mixed => is_array($crib) ? $crib['slug'] ?? null : null, $cribs), is_string(...)));
+        return array_values(
+            array_filter(
+                array_map(static fn (mixed $crib): mixed => is_array($crib) ? $crib['slug'] ?? null : null, $cribs),
+                is_string(...),
+            ),
+        );
     }
 
     /**
@@ -81,7 +96,10 @@ final class WorkshopFaults
         $known = [...$cribs, ...Crib::query()->pluck('slug')->all()];
         foreach ($file['machines'] ?? [] as $index => $machine) {
             foreach (array_diff($machine['cribs'] ?? [], $known) as $crib) {
-                $faults[] = ['where' => "/machines/$index/cribs", 'what' => "No crib is called \"$crib\", neither in this file nor in the shop."];
+                $faults[] = [
+                    'where' => "/machines/$index/cribs",
+                    'what' => "No crib is called \"$crib\", neither in this file nor in the shop.",
+                ];
             }
         }
 
@@ -165,6 +183,10 @@ final class WorkshopFaults
     {
         $faults = ShopPolicy::faults(Fields::of($file['policy'] ?? []));
 
-        return array_map(static fn (string $key, string $what): array => ['where' => "/policy/$key", 'what' => $what], array_keys($faults), $faults);
+        return array_map(
+            static fn (string $key, string $what): array => ['where' => "/policy/$key", 'what' => $what],
+            array_keys($faults),
+            $faults,
+        );
     }
 }

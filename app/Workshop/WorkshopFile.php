@@ -27,7 +27,13 @@ final class WorkshopFile
             'machines' => Machine::query()->with('cribs')->orderBy('slug')->get()->map(self::machine(...))->all(),
             'cribs' => Crib::query()->with('tools')->orderBy('slug')->get()->map(self::crib(...))->all(),
             'materials' => MaterialRow::query()->orderBy('key')->get()->map(static fn (MaterialRow $row): array => $row->row)->all(),
-            'bars' => Bar::query()->orderBy('material')->orderBy('diameter_mm')->orderBy('length_mm')->get()->map(static fn (Bar $bar): array => $bar->only(['material', 'diameter_mm', 'length_mm', 'count']))->all(),
+            'bars' => Bar::query()
+                ->orderBy('material')
+                ->orderBy('diameter_mm')
+                ->orderBy('length_mm')
+                ->get()
+                ->map(static fn (Bar $bar): array => $bar->only(['material', 'diameter_mm', 'length_mm', 'count']))
+                ->all(),
             'policy' => (object) Policy::settingsInForce(),
         ];
     }

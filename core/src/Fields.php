@@ -185,7 +185,10 @@ final readonly class Fields
         $value = $this->values[$key] ?? $default;
 
         return is_bool($value) ? $value
-            : throw $this->fault($key, $value === null ? 'is missing; give true or false' : 'must be true or false, not '.self::describe($value));
+            : throw $this->fault(
+                $key,
+                $value === null ? 'is missing; give true or false' : 'must be true or false, not '.self::describe($value),
+            );
     }
 
     /**
@@ -206,7 +209,10 @@ final readonly class Fields
                 // Said below: the text is no date.
             }
         }
-        throw $this->fault($key, sprintf('must be an ISO 8601 instant like 2031-05-02T10:00:00Z, not "%s"', mb_strimwidth($text, 0, 40, '…')));
+        throw $this->fault(
+            $key,
+            sprintf('must be an ISO 8601 instant like 2031-05-02T10:00:00Z, not "%s"', mb_strimwidth($text, 0, 40, '…')),
+        );
     }
 
     /** @throws InvalidInput */
@@ -252,7 +258,10 @@ final readonly class Fields
     public function texts(string $key): array
     {
         return array_map(
-            fn (mixed $value): string => is_string($value) ? $value : throw $this->fault($key, 'must hold texts, not '.self::describe($value)),
+            fn (mixed $value): string => is_string($value) ? $value : throw $this->fault(
+                $key,
+                'must hold texts, not '.self::describe($value),
+            ),
             $this->listOf($key, 0),
         );
     }

@@ -5,7 +5,11 @@ declare(strict_types=1);
 /** @return array{int, string} */
 function runCompute(string $arguments, string $input): array
 {
-    $process = proc_open(PHP_BINARY.' '.dirname(__DIR__, 2).'/bin/compute '.$arguments, [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']], $pipes);
+    $process = proc_open(
+        PHP_BINARY.' '.dirname(__DIR__, 2).'/bin/compute '.$arguments,
+        [['pipe', 'r'], ['pipe', 'w'], ['pipe', 'w']],
+        $pipes,
+    );
     fwrite($pipes[0], $input);
     fclose($pipes[0]);
     $output = stream_get_contents($pipes[1]);

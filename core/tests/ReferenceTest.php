@@ -46,9 +46,18 @@ it('loads every shipped table, each of its rows checked', function (callable $lo
 
 it('names only rows and columns that the tables have', function (): void {
     foreach (MillStep\Core\Reference\Uncertainty::marks() as $mark) {
-        $lines = array_map(static fn (string $line): array => str_getcsv($line, escape: ''), file(__DIR__.'/../data/'.$mark['file'], FILE_IGNORE_NEW_LINES) ?: []);
+        $lines = array_map(
+            static fn (string $line): array => str_getcsv($line, escape: ''),
+            file(__DIR__.'/../data/'.$mark['file'], FILE_IGNORE_NEW_LINES) ?: [],
+        );
         $header = array_shift($lines);
-        $columns = array_filter($header, static fn (string $column): bool => array_filter($mark['columns'], static fn (string $pattern): bool => fnmatch($pattern, $column)) !== []);
+        $columns = array_filter(
+            $header,
+            static fn (string $column): bool => array_filter(
+                $mark['columns'],
+                static fn (string $pattern): bool => fnmatch($pattern, $column),
+            ) !== [],
+        );
         expect($columns)->not->toBe([], "{$mark['file']}: ".implode('|', $mark['columns']));
     }
 });
@@ -71,11 +80,15 @@ it('knows limits by class and size, and what lies beyond them', function (): voi
     expect($limits->lower->inMm())->toBe(10.0)->and($limits->upper->inMm())->toBe(10.015)
         ->and(MillStep\Core\Measure\FitTable::limits('H7', MillStep\Core\Measure\Length::mm(10.001))->upper->inMm())->toBe(10.019)
         ->and(MillStep\Core\Measure\FitTable::limits('g6', MillStep\Core\Measure\Length::mm(3))->upper->inMm())->toBe(2.998)
-        ->and(fn () => MillStep\Core\Measure\FitTable::limits('H7', MillStep\Core\Measure\Length::mm(60)))->toThrow(MillStep\Core\Exception\NoCandidate::class);
+        ->and(fn () => MillStep\Core\Measure\FitTable::limits('H7', MillStep\Core\Measure\Length::mm(60)))
+        ->toThrow(MillStep\Core\Exception\NoCandidate::class);
 });
 
 it('keeps the threads\' own columns true to each other', function (): void {
-    $lines = array_map(static fn (string $line): array => str_getcsv($line, escape: ''), file(__DIR__.'/../data/threads.csv', FILE_IGNORE_NEW_LINES) ?: []);
+    $lines = array_map(
+        static fn (string $line): array => str_getcsv($line, escape: ''),
+        file(__DIR__.'/../data/threads.csv', FILE_IGNORE_NEW_LINES) ?: [],
+    );
     $header = array_shift($lines);
     foreach ($lines as $cells) {
         $row = array_combine($header, $cells);
@@ -83,7 +96,9 @@ it('keeps the threads\' own columns true to each other', function (): void {
         expect($percent)->toEqualWithDelta((float) $row['thread_percent'], 0.1, $row['designation'])
             ->and((float) $row['major_in'] * 25.4)->toEqualWithDelta((float) $row['major_mm'], 1e-4, $row['designation']);
         if ($row['clearance_normal_mm'] !== '') {
-            expect((float) $row['clearance_close_mm'])->toBeGreaterThan((float) $row['major_mm'])->toBeLessThan((float) $row['clearance_normal_mm'])
+            expect((float) $row['clearance_close_mm'])
+                ->toBeGreaterThan((float) $row['major_mm'])
+                ->toBeLessThan((float) $row['clearance_normal_mm'])
                 ->and((float) $row['clearance_normal_mm'])->toBeLessThan((float) $row['clearance_loose_mm']);
         }
     }

@@ -13,7 +13,10 @@ function differences(mixed $expected, mixed $found, string $path = ''): array
         }
         $all = [];
         foreach ($expected as $key => $value) {
-            $all = [...$all, ...(array_key_exists($key, $found) ? differences($value, $found[$key], "$path.$key") : ["$path.$key: missing"])];
+            $all = [
+                ...$all,
+                ...(array_key_exists($key, $found) ? differences($value, $found[$key], "$path.$key") : ["$path.$key: missing"]),
+            ];
         }
 
         return $all;

@@ -27,11 +27,15 @@ return new class extends Migration
             $table->decimal('diameter_mm', 12, 6)->nullable();
             $table->string('edge')->default('normal')->comment('normal or zero_rake');
             $table->string('condition')->default('good')->comment('good, dull, worn_out or lost');
-            $table->jsonb('details')->default('{}')->comment('what only this kind has: type and thread of a tap, method of a reamer, taper, flutes');
+            $table->jsonb('details')
+                ->default('{}')
+                ->comment('what only this kind has: type and thread of a tap, method of a reamer, taper, flutes');
             $table->softDeletes();
         });
         // What was removed may come in again, and what was removed by mistake may come back.
-        DB::statement('create unique index workshop_tools_once on workshop_tools (crib_id, kind, designation, edge) where deleted_at is null');
+        DB::statement(
+            'create unique index workshop_tools_once on workshop_tools (crib_id, kind, designation, edge) where deleted_at is null',
+        );
 
         Schema::create('workshop_machines', function (Blueprint $table): void {
             $table->id();

@@ -15,7 +15,8 @@ return new class extends Migration
             $table->id();
             $table->string('code')->unique();
             $table->string('name');
-            $table->jsonb('requirement')->comment('lessons, checks, practice_count, practice_minutes, assessments, prerequisites, recency_days');
+            $table->jsonb('requirement')
+                ->comment('lessons, checks, practice_count, practice_minutes, assessments, prerequisites, recency_days');
             $table->unsignedSmallInteger('validity_days');
             $table->jsonb('scope')->comment('what a sign-off covers unless the instructor narrows it');
             $table->timestampsTz();
@@ -48,7 +49,10 @@ return new class extends Migration
             $table->bigIncrements('seq');
             $table->uuid('id')->unique();
             $table->foreignId('learner_id')->constrained('people_users');
-            $table->foreignId('permit_id')->nullable()->constrained('competency_permits')->comment('null: counts for every permit that asks for it');
+            $table->foreignId('permit_id')
+                ->nullable()
+                ->constrained('competency_permits')
+                ->comment('null: counts for every permit that asks for it');
             $table->string('type');
             $table->json('data')->comment('json, not jsonb: the text is kept to the letter, since the hash is over it');
             $table->foreignId('recorded_by')->constrained('people_users');

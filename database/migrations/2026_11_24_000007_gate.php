@@ -52,7 +52,9 @@ return new class extends Migration
             $table->timestampTz('ended_at', 3)->nullable();
         });
         // One person at a time has the machine.
-        Illuminate\Support\Facades\DB::statement('CREATE UNIQUE INDEX gate_sessions_one_open ON gate_sessions (machine_id) WHERE ended_at IS NULL');
+        Illuminate\Support\Facades\DB::statement(
+            'CREATE UNIQUE INDEX gate_sessions_one_open ON gate_sessions (machine_id) WHERE ended_at IS NULL',
+        );
 
         Schema::create('gate_reads', function (Blueprint $table): void {
             $table->uuid('id')->primary();

@@ -15,7 +15,9 @@ return new class extends Migration
             $table->jsonb('request')->default('{}')->comment('what the person said they would do; judged anew as long as the turn lasts');
             $table->foreignId('companion_id')->nullable()->constrained('people_users');
             $table->timestampTz('confirmed_at', 3)->nullable()->comment('when the person last showed that they are there');
-            $table->string('ended_because')->nullable()->comment('finished, handed_over, idle or the reasons of the decision that ended it');
+            $table->string('ended_because')
+                ->nullable()
+                ->comment('finished, handed_over, idle or the reasons of the decision that ended it');
             $table->jsonb('end_reasons')->default('[]');
             $table->foreignId('ended_by')->nullable()->constrained('people_users');
         });
@@ -23,7 +25,9 @@ return new class extends Migration
 
         Schema::table('gate_reads', function (Blueprint $table): void {
             $table->string('intent')->default('start')->comment('start, finish or hand_over');
-            $table->char('fingerprint', 64)->default('')->comment('of device, badge and request: only the very same read is answered again');
+            $table->char('fingerprint', 64)
+                ->default('')
+                ->comment('of device, badge and request: only the very same read is answered again');
             $table->foreignUuid('session_id')->nullable()->constrained('gate_sessions');
             $table->foreignId('holder_id')->nullable()->constrained('people_users')->comment('who had the machine, where it was in use');
             $table->jsonb('asks')->default('[]');

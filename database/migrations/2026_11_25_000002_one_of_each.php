@@ -12,11 +12,17 @@ return new class extends Migration
 {
     public function up(): void
     {
-        DB::statement('CREATE UNIQUE INDEX learning_attempts_one_open ON learning_attempts (check_id, learner_id) WHERE submitted_at IS NULL');
-        DB::statement('CREATE UNIQUE INDEX assessment_attempts_one_open ON assessment_attempts (sheet_id, learner_id) WHERE concluded_at IS NULL');
+        DB::statement(
+            'CREATE UNIQUE INDEX learning_attempts_one_open ON learning_attempts (check_id, learner_id) WHERE submitted_at IS NULL',
+        );
+        DB::statement(
+            'CREATE UNIQUE INDEX assessment_attempts_one_open ON assessment_attempts (sheet_id, learner_id) WHERE concluded_at IS NULL',
+        );
 
         Schema::table('competency_ledger', function (Blueprint $table): void {
-            $table->char('seal', 64)->nullable()->comment('HMAC of the hash under the shop\'s key; empty only on lines older than the seal');
+            $table->char('seal', 64)
+                ->nullable()
+                ->comment('HMAC of the hash under the shop\'s key; empty only on lines older than the seal');
             $table->index(['learner_id', 'seq']);
         });
 

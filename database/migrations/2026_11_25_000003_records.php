@@ -15,8 +15,10 @@ return new class extends Migration
 {
     /** @var array<string, string> table => the column that names a row to a person */
     private const WATCHED = [
-        'people_users' => 'name', 'gate_badges' => 'user_id', 'gate_devices' => 'name', 'workshop_machines' => 'slug', 'workshop_policies' => 'id',
-        'competency_permits' => 'code', 'competency_statements' => 'permit_id', 'competency_authorisations' => 'user_id', 'competency_machine_permit' => 'machine_id',
+        'people_users' => 'name', 'gate_badges' => 'user_id', 'gate_devices' => 'name', 'workshop_machines' => 'slug',
+        'workshop_policies' => 'id',
+        'competency_permits' => 'code', 'competency_statements' => 'permit_id',
+        'competency_authorisations' => 'user_id', 'competency_machine_permit' => 'machine_id',
     ];
 
     public function up(): void
@@ -86,7 +88,9 @@ return new class extends Migration
             REVOKE DELETE ON records_alerts FROM millstep_app;
             SQL);
         foreach (self::WATCHED as $table => $name) {
-            DB::unprepared("CREATE TRIGGER {$table}_audited AFTER INSERT OR UPDATE OR DELETE ON $table FOR EACH ROW EXECUTE FUNCTION records_audit_row('$name')");
+            DB::unprepared(
+                "CREATE TRIGGER {$table}_audited AFTER INSERT OR UPDATE OR DELETE ON $table FOR EACH ROW EXECUTE FUNCTION records_audit_row('$name')",
+            );
         }
     }
 };

@@ -117,7 +117,10 @@ $bodyFor = static fn (string $badge, string $intent): array => [
 
 if (isset($options['once'])) {
     $answer = $read($bodyFor($said('once', ''), $said('intent', 'start')));
-    isset($answer['refused']) ? printf("No: %s\n    interlock off\n", $answer['refused']) : show($answer, $interlock->isOn(microtime(true)));
+    isset($answer['refused']) ? printf(
+        "No: %s\n    interlock off\n",
+        $answer['refused'],
+    ) : show($answer, $interlock->isOn(microtime(true)));
     exit(0);
 }
 

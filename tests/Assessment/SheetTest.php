@@ -24,24 +24,39 @@ function fillSheet($test): void
 beforeEach(function (): void {
     $this->by = $this->instructor();
     $this->learner = $this->person();
-    $this->attempt = $this->actingAs($this->by)->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])->assertCreated()->json('id');
+    $this->attempt = $this->actingAs($this->by)
+        ->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])
+        ->assertCreated()
+        ->json('id');
 });
 
 it('is kept half filled, and opened again where it was left', function (): void {
     put($this, 'eyes', ['result' => 'met'])->assertOk()->assertJsonPath('score.outcome', 'incomplete');
     put($this, 'pos-A', ['dx' => '0.1'])->assertOk();
-    $again = $this->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])->assertCreated();
+    $again = $this->postJson(
+        '/api/assessment/attempts',
+        ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id],
+    )
+        ->assertCreated();
     expect($again->json('id'))->toBe($this->attempt)->and($again->json('criteria.0.mark'))->toBe(['result' => 'met'])
-        ->and(collect($again->json('criteria'))->firstWhere('id', 'pos-A'))->mark->toEqual(['dx_mm' => 0.1, 'typed_dx' => '0.1', 'units' => 'mm'])->judged->toBeNull();
+        ->and(collect($again->json('criteria'))->firstWhere('id', 'pos-A'))->mark
+        ->toEqual(['dx_mm' => 0.1, 'typed_dx' => '0.1', 'units' => 'mm'])->judged
+        ->toBeNull();
 });
 
 it('is scored by the core and concluded once', function (): void {
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertConflict()->assertJsonPath('code', 'incomplete');
     fillSheet($this);
-    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk()->assertJson(['outcome' => 'passed', 'score' => ['score_percent' => 100]]);
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")
+        ->assertOk()
+        ->assertJson(['outcome' => 'passed', 'score' => ['score_percent' => 100]]);
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk();
     put($this, 'eyes', ['result' => 'not_met'])->assertConflict()->assertJsonPath('code', 'concluded');
-    expect(LedgerEntry::query()->where('type', 'assessment_concluded')->get())->toHaveCount(1)->first()->details()->toMatchArray(['outcome' => 'passed', 'assessment' => 'PS-through-holes']);
+    expect(LedgerEntry::query()->where('type', 'assessment_concluded')->get())
+        ->toHaveCount(1)
+        ->first()
+        ->details()
+        ->toMatchArray(['outcome' => 'passed', 'assessment' => 'PS-through-holes']);
 });
 
 it('comes to what its marks come to', function (array $marks, string $outcome): void {
@@ -62,7 +77,18 @@ it('comes to what its marks come to', function (array $marks, string $outcome): 
     'one hole out' => [['dia-M' => ['value' => '10.6']], 'not_yet'],
     'one hole out of place' => [['pos-B' => ['dx' => '0.5', 'dy' => '0']], 'not_yet'],
     'a reading at the limit' => [['dia-A' => ['value' => '9.3']], 'incomplete'],
-    'too much missing' => [['eased' => ['result' => 'not_met'], 'pilot' => ['result' => 'not_met'], 'tried' => ['result' => 'not_met'], 'machine' => ['result' => 'not_met'], 'drill' => ['result' => 'not_met'], 'lubricant' => ['result' => 'not_met'], 'speed' => ['result' => 'not_met'], 'why-1' => ['result' => 'not_met'], 'why-2' => ['result' => 'not_met'], 'why-3' => ['result' => 'not_met'], 'deburred' => ['result' => 'not_met'], 'clean' => ['result' => 'not_met'], 'clothing' => ['result' => 'prompted'], 'path' => ['result' => 'prompted'], 'chips' => ['result' => 'met'], 'speed-state' => ['result' => 'prompted']], 'not_yet'],
+    'too much missing' => [
+        [
+            'eased' => ['result' => 'not_met'], 'pilot' => ['result' => 'not_met'], 'tried' => ['result' => 'not_met'],
+            'machine' => ['result' => 'not_met'], 'drill' => ['result' => 'not_met'],
+            'lubricant' => ['result' => 'not_met'], 'speed' => ['result' => 'not_met'],
+            'why-1' => ['result' => 'not_met'], 'why-2' => ['result' => 'not_met'], 'why-3' => ['result' => 'not_met'],
+            'deburred' => ['result' => 'not_met'], 'clean' => ['result' => 'not_met'],
+            'clothing' => ['result' => 'prompted'], 'path' => ['result' => 'prompted'], 'chips' => ['result' => 'met'],
+            'speed-state' => ['result' => 'prompted'],
+        ],
+        'not_yet',
+    ],
     'a mark taken back' => [['eyes' => ['result' => null]], 'incomplete'],
 ]);
 
@@ -106,5 +132,10 @@ it('keeps a reading with the unit in which it was typed', function (): void {
 });
 
 it('refuses an id that is another learner\'s sheet', function (): void {
-    $this->postJson('/api/assessment/attempts', ['id' => $this->attempt, 'sheet' => 'PS-through-holes', 'learner_id' => $this->person()->id])->assertConflict()->assertJsonPath('code', 'id_used');
+    $this->postJson(
+        '/api/assessment/attempts',
+        ['id' => $this->attempt, 'sheet' => 'PS-through-holes', 'learner_id' => $this->person()->id],
+    )
+        ->assertConflict()
+        ->assertJsonPath('code', 'id_used');
 });

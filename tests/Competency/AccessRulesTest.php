@@ -8,7 +8,10 @@ use Illuminate\Support\Facades\Route;
 /** Every route that is not for guests or devices, with what stands in its braces. */
 function guardedRoutes(): array
 {
-    $open = ['api/people/session', 'api/people/password-reset', 'api/people/mailbox', 'api/people/me', 'api/live/channels/{channel}', 'api/{missing}'];
+    $open = [
+        'api/people/session', 'api/people/password-reset', 'api/people/mailbox', 'api/people/me',
+        'api/live/channels/{channel}', 'api/{missing}',
+    ];
     $device = ['api/gate/screen', 'api/gate/reads', 'api/gate/demo-badges', 'api/gate/renewal'];
 
     return collect(Route::getRoutes()->getRoutes())
@@ -25,7 +28,9 @@ it('lets no guest past the door', function (): void {
 });
 
 it('takes no person\'s session for a device, and no unknown token', function (): void {
-    $this->actingAs($this->instructor())->postJson('/api/gate/reads', ['id' => fake_uuid(), 'intent' => 'start', 'badge' => 'X'])->assertUnauthorized();
+    $this->actingAs($this->instructor())
+        ->postJson('/api/gate/reads', ['id' => fake_uuid(), 'intent' => 'start', 'badge' => 'X'])
+        ->assertUnauthorized();
     $this->withToken('1|wrong')->getJson('/api/gate/screen')->assertUnauthorized();
 });
 
@@ -56,7 +61,11 @@ it('keeps what learning does from whoever teaches', function (): void {
 
 it('refuses a NUL at the door, wherever it stands', function (array $body): void {
     $learner = $this->person();
-    $this->actingAs($this->instructor())->postJson("/api/competency/learners/{$learner->id}/permits/drill-through-10/holds", ['id' => fake_uuid(), 'type' => 'suspended', 'reason' => 'For a talk.', ...$body])
+    $this->actingAs($this->instructor())
+        ->postJson(
+            "/api/competency/learners/{$learner->id}/permits/drill-through-10/holds",
+            ['id' => fake_uuid(), 'type' => 'suspended', 'reason' => 'For a talk.', ...$body],
+        )
         ->assertUnprocessable();
 })->with([[['reason' => "For\0 a talk."]], [['type' => "sus\0pended"]], [["ex\0tra" => 'x']], [['deep' => ['er' => ["a\0b"]]]]]);
 

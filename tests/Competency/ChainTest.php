@@ -33,7 +33,13 @@ function rehash(?Closure $seal = null): void
     foreach (LedgerEntry::query()->orderBy('seq')->get() as $entry) {
         $entry->previous_hash = $previous;
         $entry->hash = $previous = $entry->expectedHash();
-        DB::table('competency_ledger')->where('seq', $entry->seq)->update(['previous_hash' => $entry->previous_hash, 'hash' => $entry->hash, 'seal' => $seal === null ? $entry->seal : $seal($entry->hash)]);
+        DB::table('competency_ledger')
+            ->where('seq', $entry->seq)
+            ->update([
+                'previous_hash' => $entry->previous_hash,
+                'hash' => $entry->hash,
+                'seal' => $seal === null ? $entry->seal : $seal($entry->hash),
+            ]);
     }
 }
 
@@ -41,7 +47,9 @@ it('is found', function (Closure $how): void {
     ($this->spoil)($how);
     $this->artisan('competency:verify')->assertFailed();
 })->with([
-    'with its tail cut off' => [fn () => DB::delete('DELETE FROM competency_ledger WHERE seq > (SELECT max(seq) - 2 FROM competency_ledger)')],
+    'with its tail cut off' => [
+        fn () => DB::delete('DELETE FROM competency_ledger WHERE seq > (SELECT max(seq) - 2 FROM competency_ledger)'),
+    ],
     'emptied' => [fn () => DB::delete('DELETE FROM competency_ledger')],
     'altered and hashed anew' => [function (): void {
         DB::update("UPDATE competency_ledger SET data = '{\"minutes\": 4000}' WHERE type = 'practice_confirmed'");
@@ -89,14 +97,37 @@ it('is refused when the anchors were tampered with', function (): void {
 
 it('prints its signed head on a learner\'s record', function (): void {
     $chain = $this->actingAs($this->by)->getJson("/api/competency/learners/{$this->learner->id}")->assertOk()->json('chain');
-    expect($chain['count'])->toBe(LedgerEntry::query()->count())->and($chain['hash'])->toBe(LedgerEntry::query()->latest('seq')->value('hash'))
-        ->and(app(ShopKey::class)->hasSigned(new MillStep\Core\Competency\ChainHead($chain['count'], $chain['hash'], new DateTimeImmutable($chain['at'])), $chain['signature']))->toBeTrue()
-        ->and(app(ShopKey::class)->hasSigned(new MillStep\Core\Competency\ChainHead($chain['count'] + 1, $chain['hash'], new DateTimeImmutable($chain['at'])), $chain['signature']))->toBeFalse();
+    expect($chain['count'])
+        ->toBe(LedgerEntry::query()->count())
+        ->and($chain['hash'])
+        ->toBe(LedgerEntry::query()->latest('seq')->value('hash'))
+        ->and(
+            app(ShopKey::class)->hasSigned(
+                new MillStep\Core\Competency\ChainHead($chain['count'], $chain['hash'], new DateTimeImmutable($chain['at'])),
+                $chain['signature'],
+            ),
+        )
+        ->toBeTrue()
+        ->and(
+            app(ShopKey::class)->hasSigned(
+                new MillStep\Core\Competency\ChainHead($chain['count'] + 1, $chain['hash'], new DateTimeImmutable($chain['at'])),
+                $chain['signature'],
+            ),
+        )
+        ->toBeFalse();
 });
 
 it('records nothing without the shop\'s key', function (): void {
     config(['millstep.shop_key' => '']);
-    expect(fn () => app(App\Competency\RecordEntry::class)($this->learner, null, 'check_attempted', ['check' => 'X', 'passed' => true], $this->by))->toThrow(LogicException::class, 'MILLSTEP_SHOP_KEY');
+    expect(
+        fn () => app(App\Competency\RecordEntry::class)(
+            $this->learner,
+            null,
+            'check_attempted',
+            ['check' => 'X', 'passed' => true],
+            $this->by,
+        ),
+    )->toThrow(LogicException::class, 'MILLSTEP_SHOP_KEY');
 });
 
 it('has every change of what decides who may run written down by the database itself, with who did it', function (): void {
@@ -105,9 +136,18 @@ it('has every change of what decides who may run written down by the database it
     $this->actingAs($lead);
     $this->patchJson("/api/people/everybody/{$this->learner->id}", ['active' => false])->assertOk();
     $this->deleteJson("/api/people/everybody/{$this->by->id}/pin")->assertOk();
-    $this->putJson('/api/workshop/policy', ['settings' => [...App\Workshop\Policy::settingsInForce(), 'learner_cap_rpm' => 900], 'note' => 'Slower for now'])->assertOk();
+    $this->putJson(
+        '/api/workshop/policy',
+        ['settings' => [...App\Workshop\Policy::settingsInForce(), 'learner_cap_rpm' => 900], 'note' => 'Slower for now'],
+    )
+        ->assertOk();
     App\Competency\Permit::query()->where('code', 'drill-through-10')->update(['validity_days' => 3650]);
-    DB::table('competency_statements')->insert(['permit_id' => $this->permit()->id, 'version' => 7, 'body' => 'I may do anything.', 'in_force_from' => now()]);
+    DB::table('competency_statements')->insert([
+        'permit_id' => $this->permit()->id,
+        'version' => 7,
+        'body' => 'I may do anything.',
+        'in_force_from' => now(),
+    ]);
     $lines = AuditLine::query()->where('id', '>', $from)->orderBy('id')->get();
     expect($lines->map(fn ($line) => "{$line->source} {$line->change} ".implode(',', array_keys($line->after)))->all())->toContain(
         'people_users update active', 'people_users update pin_hash', 'competency_permits update validity_days',
@@ -140,7 +180,9 @@ it('shows people, machines and permits by their names, however many lines with a
     DB::enableQueryLog();
     $shown = $this->getJson('/api/records/changes?source=gate_badges')->assertOk();
     expect(count(DB::getQueryLog()))->toBeLessThan(12);
-    $shown->assertJsonPath('0.row', $person->name)->assertJsonPath('0.after.user_id', $person->name)->assertJsonPath('0.after.code_hash', 'set');
+    $shown->assertJsonPath('0.row', $person->name)
+        ->assertJsonPath('0.after.user_id', $person->name)
+        ->assertJsonPath('0.after.code_hash', 'set');
 });
 
 it('keeps the audit log from being changed', function (string $statement): void {

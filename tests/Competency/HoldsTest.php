@@ -26,7 +26,9 @@ it('is lifted only by somebody who may sign, with the PIN', function (): void {
     ($this->hold)($this->by, 'suspended')->assertCreated();
     ($this->hold)($this->by, 'reinstated')->assertUnprocessable();
     ($this->hold)($this->by, 'reinstated', ['pin' => '0000'])->assertForbidden()->assertJsonPath('code', 'pin_wrong');
-    ($this->hold)($this->instructor(signs: false), 'reinstated', ['pin' => '2468'])->assertForbidden()->assertJsonPath('code', 'not_authorised');
+    ($this->hold)($this->instructor(signs: false), 'reinstated', ['pin' => '2468'])
+        ->assertForbidden()
+        ->assertJsonPath('code', 'not_authorised');
     ($this->hold)($this->by->refresh(), 'reinstated', ['pin' => '2468'])->assertCreated();
     ($this->hold)($this->by, 'reinstated', ['pin' => '2468'])->assertConflict()->assertJsonPath('code', 'nothing_held');
 });
@@ -55,7 +57,10 @@ it('corrects a line with a reason and a PIN, once', function (): void {
     ($this->correct)($this->by, $wrong, ['id' => $id])->assertCreated();
     ($this->correct)($this->by, $wrong, ['id' => $id])->assertCreated();
     ($this->correct)($this->by, $wrong)->assertConflict()->assertJsonPath('code', 'already_corrected');
-    expect(LedgerEntry::query()->where('type', 'corrected')->sole()->details())->toBe(['entry' => $wrong->id, 'reason' => 'Entered for the wrong learner.']);
+    expect(LedgerEntry::query()->where('type', 'corrected')->sole()->details())->toBe([
+        'entry' => $wrong->id,
+        'reason' => 'Entered for the wrong learner.',
+    ]);
 });
 
 it('brings a line back by correcting its correction', function (): void {
@@ -71,11 +76,24 @@ it('finds no line of another learner under this one', function (): void {
     $other = $this->person();
     bring($other, 3, $this->by);
     $theirs = LedgerEntry::query()->where('learner_id', $other->id)->firstOrFail();
-    $this->actingAs($this->by)->postJson("/api/competency/learners/{$this->learner->id}/ledger/{$theirs->id}/correction", ['id' => fake_uuid(), 'reason' => 'Not theirs at all.', 'pin' => '2468'])->assertNotFound();
+    $this->actingAs($this->by)
+        ->postJson(
+            "/api/competency/learners/{$this->learner->id}/ledger/{$theirs->id}/correction",
+            ['id' => fake_uuid(), 'reason' => 'Not theirs at all.', 'pin' => '2468'],
+        )
+        ->assertNotFound();
 });
 
 it('lets nobody hold, lift or correct their own', function (): void {
     $own = app(PlaceHold::class);
     expect(fn () => $own($this->by, $this->permit(), $this->by, 'suspended', 'Myself.'))->toThrow(App\Support\Refusal::class)
-        ->and(fn () => app(CorrectEntry::class)(LedgerEntry::query()->where('learner_id', $this->learner->id)->firstOrFail(), $this->learner, 'Mine.', '2468'))->toThrow(App\Support\Refusal::class);
+        ->and(
+            fn () => app(CorrectEntry::class)(
+                LedgerEntry::query()->where('learner_id', $this->learner->id)->firstOrFail(),
+                $this->learner,
+                'Mine.',
+                '2468',
+            ),
+        )
+        ->toThrow(App\Support\Refusal::class);
 });

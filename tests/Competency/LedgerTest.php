@@ -41,7 +41,14 @@ it('shows an altered or a removed line', function (string $tamper): void {
 
 it('writes an entry that is sent twice once', function (): void {
     $id = fake_uuid();
-    $write = fn () => app(RecordEntry::class)($this->learner, null, 'check_attempted', ['check' => 'X', 'passed' => true], $this->by, id: $id);
+    $write = fn () => app(RecordEntry::class)(
+        $this->learner,
+        null,
+        'check_attempted',
+        ['check' => 'X', 'passed' => true],
+        $this->by,
+        id: $id,
+    );
     expect($write()->hash)->toBe($write()->hash)->and(LedgerEntry::query()->where('id', $id)->count())->toBe(1);
 });
 
@@ -49,11 +56,19 @@ it('takes a corrected entry out of the standing, by its id', function (): void {
     $standing = fn () => app(App\Competency\Standings::class)->one($this->learner, $this->permit())->place->stage->value;
     expect($standing())->toBe(3);
     $wrong = LedgerEntry::query()->where('type', 'practice_confirmed')->firstOrFail();
-    app(RecordEntry::class)($this->learner, $this->permit(), 'corrected', ['entry' => $wrong->id, 'reason' => 'Another learner was meant.'], $this->by);
+    app(RecordEntry::class)(
+        $this->learner,
+        $this->permit(),
+        'corrected',
+        ['entry' => $wrong->id, 'reason' => 'Another learner was meant.'],
+        $this->by,
+    );
     expect($standing())->toBe(2);
 });
 
 it('does not count a lesson whose version is no longer accepted', function (): void {
     App\Learning\Lesson::query()->where('code', 'C4')->update(['version' => 2, 'accepted_from' => 2]);
-    expect(app(App\Competency\Standings::class)->one($this->learner, $this->permit())->place)->stage->value->toBe(0)->next->toBe(['lesson:C4']);
+    expect(app(App\Competency\Standings::class)->one($this->learner, $this->permit())->place)->stage->value
+        ->toBe(0)->next
+        ->toBe(['lesson:C4']);
 });

@@ -13,33 +13,63 @@ use Illuminate\Support\Facades\Route;
 const WHO = [
     'everybody' => [
         'GET assessment/attempts/{attempt}', 'DELETE people/session', 'PATCH people/me', 'POST measure/size',
-        'GET learning/lessons/{code}', 'PUT learning/progress/{progress}/steps/{step}', 'GET learning/attempts/{attempt}', 'POST learning/attempts/{attempt}/answers',
-        'GET planning/choices', 'GET planning/plans', 'GET planning/plans/{plan}', 'PUT planning/plans/{plan}', 'DELETE planning/plans/{plan}', 'POST planning/plans/{plan}/restoration',
-        'GET planning/plans/{first}/compared-with/{second}', 'POST planning/{kind}', 'POST planning/{kind}/answers', 'POST planning/{kind}/questions', 'POST planning/{kind}/files/{format}',
+        'GET learning/lessons/{code}', 'PUT learning/progress/{progress}/steps/{step}',
+        'GET learning/attempts/{attempt}', 'POST learning/attempts/{attempt}/answers',
+        'GET planning/choices', 'GET planning/plans', 'GET planning/plans/{plan}', 'PUT planning/plans/{plan}',
+        'DELETE planning/plans/{plan}', 'POST planning/plans/{plan}/restoration',
+        'GET planning/plans/{first}/compared-with/{second}', 'POST planning/{kind}', 'POST planning/{kind}/answers',
+        'POST planning/{kind}/questions', 'POST planning/{kind}/files/{format}',
         'GET workshop/machines', 'GET workshop/cribs', 'GET workshop/materials', 'GET workshop/policy',
     ],
     'the learner and whoever teaches' => [
-        'GET competency/learners/{learner}', 'GET competency/learners/{learner}/permits/{permit}/sign-off', 'GET practice/learners/{learner}/entries',
+        'GET competency/learners/{learner}',
+        'GET competency/learners/{learner}/permits/{permit}/sign-off',
+        'GET practice/learners/{learner}/entries',
     ],
-    'learners' => ['POST learning/checks/{code}/attempts', 'POST practice/entries', 'POST competency/learners/{learner}/permits/{permit}/acknowledgement'],
+    'learners' => [
+        'POST learning/checks/{code}/attempts',
+        'POST practice/entries',
+        'POST competency/learners/{learner}/permits/{permit}/acknowledgement',
+    ],
     'whoever teaches' => [
         'POST assessment/attempts', 'POST assessment/attempts/{attempt}/conclusion', 'PUT assessment/attempts/{attempt}/marks/{criterion}',
-        'POST competency/learners/{learner}/permits/{permit}/holds', 'POST competency/learners/{learner}/ledger/{entry}/correction', 'GET gate/devices', 'DELETE gate/devices/{device}', 'POST gate/turns/{session}/end', 'PUT people/me/pin', 'POST competency/learners/{learner}/permits/{permit}/sign-off', 'GET competency/today',
-        'POST gate/machines/{machine}/devices', 'PUT gate/presence', 'POST learning/holds/{hold}/open', 'POST practice/entries/{entry}/decision', 'POST planning/policy-preview',
-        'GET workshop/bars', 'POST workshop/bars', 'DELETE workshop/bars/{bar}', 'POST workshop/cribs', 'PUT workshop/cribs/{crib}', 'POST workshop/cribs/{crib}/sets', 'POST workshop/cribs/{crib}/tools',
-        'GET workshop/file', 'POST workshop/machines/{machine}/service', 'PATCH workshop/tools/{tool}', 'DELETE workshop/tools/{tool}', 'POST workshop/tools/{tool}/restore',
+        'POST competency/learners/{learner}/permits/{permit}/holds',
+        'POST competency/learners/{learner}/ledger/{entry}/correction',
+        'GET gate/devices',
+        'DELETE gate/devices/{device}',
+        'POST gate/turns/{session}/end',
+        'PUT people/me/pin',
+        'POST competency/learners/{learner}/permits/{permit}/sign-off',
+        'GET competency/today',
+        'POST gate/machines/{machine}/devices', 'PUT gate/presence', 'POST learning/holds/{hold}/open',
+        'POST practice/entries/{entry}/decision', 'POST planning/policy-preview',
+        'GET workshop/bars', 'POST workshop/bars', 'DELETE workshop/bars/{bar}', 'POST workshop/cribs',
+        'PUT workshop/cribs/{crib}', 'POST workshop/cribs/{crib}/sets', 'POST workshop/cribs/{crib}/tools',
+        'GET workshop/file', 'POST workshop/machines/{machine}/service', 'PATCH workshop/tools/{tool}',
+        'DELETE workshop/tools/{tool}', 'POST workshop/tools/{tool}/restore',
     ],
     'the shop lead' => [
-        'GET people/everybody', 'PATCH people/everybody/{person}', 'DELETE people/everybody/{person}/pin', 'GET records/changes', 'GET records/alerts', 'POST records/alerts/{alert}/seen',
-        'DELETE workshop/cribs/{crib}', 'POST workshop/file', 'POST workshop/machines', 'PUT workshop/machines/{machine}', 'POST workshop/materials', 'PUT workshop/materials/{key}', 'DELETE workshop/materials/{material}', 'PUT workshop/policy',
+        'GET people/everybody', 'PATCH people/everybody/{person}', 'DELETE people/everybody/{person}/pin',
+        'GET records/changes', 'GET records/alerts', 'POST records/alerts/{alert}/seen',
+        'DELETE workshop/cribs/{crib}', 'POST workshop/file', 'POST workshop/machines',
+        'PUT workshop/machines/{machine}', 'POST workshop/materials', 'PUT workshop/materials/{key}',
+        'DELETE workshop/materials/{material}', 'PUT workshop/policy',
     ],
 ];
 
 /** Routes where teaching alone is not enough: what more they ask is tested where they are. */
-const ASKS_MORE = ['POST competency/learners/{learner}/permits/{permit}/sign-off', 'POST gate/machines/{machine}/devices', 'DELETE gate/devices/{device}'];
+const ASKS_MORE = [
+    'POST competency/learners/{learner}/permits/{permit}/sign-off',
+    'POST gate/machines/{machine}/devices',
+    'DELETE gate/devices/{device}',
+];
 
 /** Routes that a guest or a device may call. */
-const DOORS = ['GET people/mailbox', 'GET people/me', 'POST people/password-reset', 'PUT people/password-reset', 'POST people/session', 'GET gate/demo-badges', 'POST gate/reads', 'GET gate/screen', 'POST gate/renewal', 'GET live/channels/{channel}', 'GET {missing}'];
+const DOORS = [
+    'GET people/mailbox', 'GET people/me', 'POST people/password-reset', 'PUT people/password-reset',
+    'POST people/session', 'GET gate/demo-badges', 'POST gate/reads', 'GET gate/screen', 'POST gate/renewal',
+    'GET live/channels/{channel}', 'GET {missing}',
+];
 
 /** @return list<string> as `METHOD path`, without `api/` */
 function routes_there_are(): array
@@ -61,8 +91,23 @@ function call_route($test, string $route, App\People\User $as, App\People\User $
 {
     [$method, $path] = explode(' ', $route, 2);
     $here = [
-        '{learner}' => $learner->id, '{person}' => $learner->id, '{alert}' => $path === 'records/alerts/{alert}/seen' ? Alert::query()->create(['kind' => 'ledger_broken', 'facts' => [], 'raised_at' => now()])->id : null, '{permit}' => Permit::query()->value('code'), '{machine}' => 'bench-drill', '{crib}' => 'metric-half', '{tool}' => Tool::query()->value('id'),
-        '{bar}' => Bar::query()->value('id'), '{material}' => 'mast_alloy', '{key}' => 'mast_alloy', '{code}' => str_contains($path, 'checks') ? 'SC-through-holes' : 'C6', '{kind}' => 'hole', '{format}' => 'svg',
+        '{learner}' => $learner->id,
+        '{person}' => $learner->id,
+        '{alert}' => $path === 'records/alerts/{alert}/seen' ? Alert::query()->create([
+            'kind' => 'ledger_broken',
+            'facts' => [],
+            'raised_at' => now(),
+        ])->id : null,
+        '{permit}' => Permit::query()->value('code'),
+        '{machine}' => 'bench-drill',
+        '{crib}' => 'metric-half',
+        '{tool}' => Tool::query()->value('id'),
+        '{bar}' => Bar::query()->value('id'),
+        '{material}' => 'mast_alloy',
+        '{key}' => 'mast_alloy',
+        '{code}' => str_contains($path, 'checks') ? 'SC-through-holes' : 'C6',
+        '{kind}' => 'hole',
+        '{format}' => 'svg',
     ];
     $path = (string) preg_replace_callback('/\{\w+\}/', fn (array $found): string => (string) ($here[$found[0]] ?? fake_uuid()), $path);
 

@@ -16,8 +16,21 @@ function signOff($test, array $with = [], int $stage = 4, bool $acknowledged = t
 
 function sign($test, array $with = []): Illuminate\Testing\TestResponse
 {
-    return $test->actingAs($with['as'] ?? $test->by)->postJson("/api/competency/learners/{$test->learner->id}/permits/drill-through-10/sign-off",
-        [...['id' => fake_uuid(), 'pin' => '2468', 'valid_until' => now()->addDays(90)->toDateString(), 'companion' => false, 'materials' => ['mild_steel'], 'operations' => ['drill'], 'max_diameter' => '3/8'], ...array_diff_key($with, ['as' => 1])]);
+    return $test->actingAs($with['as'] ?? $test->by)->postJson(
+        "/api/competency/learners/{$test->learner->id}/permits/drill-through-10/sign-off",
+        [
+            ...[
+                'id' => fake_uuid(),
+                'pin' => '2468',
+                'valid_until' => now()->addDays(90)->toDateString(),
+                'companion' => false,
+                'materials' => ['mild_steel'],
+                'operations' => ['drill'],
+                'max_diameter' => '3/8',
+            ],
+            ...array_diff_key($with, ['as' => 1]),
+        ],
+    );
 }
 
 beforeEach(function (): void {
@@ -29,7 +42,12 @@ it('signs at stage 4, with text, scope and validity in what is signed', function
     signOff($this)->assertCreated();
     $entry = LedgerEntry::query()->where('type', 'signed_off')->firstOrFail();
     expect($entry->recorded_by)->toBe($this->by->id)
-        ->and($entry->details())->toMatchArray(['statement_version' => 1, 'scope' => ['materials' => ['mild_steel'], 'operations' => ['drill'], 'max_diameter_mm' => 9.525, 'min_thickness_mm' => 3], 'valid_until' => now()->addDays(90)->toDateString().'T23:59:59Z'])
+        ->and($entry->details())
+        ->toMatchArray([
+            'statement_version' => 1,
+            'scope' => ['materials' => ['mild_steel'], 'operations' => ['drill'], 'max_diameter_mm' => 9.525, 'min_thickness_mm' => 3],
+            'valid_until' => now()->addDays(90)->toDateString().'T23:59:59Z',
+        ])
         ->and($entry->details()['statement'])->toContain('never hold it by hand')
         ->and(app(Standings::class)->one($this->learner, $this->permit())->place->stage->value)->toBe(5);
 });
@@ -75,7 +93,12 @@ it('asks for a guardian where the learner is under age', function (): void {
 it('is refused while the permit is held', function (): void {
     bring($this->learner, 4, $this->by);
     app(AcknowledgeStatement::class)($this->learner, $this->permit(), 1);
-    $this->actingAs($this->by)->postJson("/api/competency/learners/{$this->learner->id}/permits/drill-through-10/holds", ['id' => fake_uuid(), 'type' => 'incident_hold', 'reason' => 'Near miss at the vice.'])->assertCreated();
+    $this->actingAs($this->by)
+        ->postJson(
+            "/api/competency/learners/{$this->learner->id}/permits/drill-through-10/holds",
+            ['id' => fake_uuid(), 'type' => 'incident_hold', 'reason' => 'Near miss at the vice.'],
+        )
+        ->assertCreated();
     sign($this)->assertConflict()->assertJsonPath('code', 'held');
 });
 
@@ -88,6 +111,9 @@ it('is acknowledged by the learner alone, in the version in force', function ():
     bring($this->learner, 4, $this->by);
     $path = "/api/competency/learners/{$this->learner->id}/permits/drill-through-10/acknowledgement";
     $this->actingAs($this->by)->postJson($path, ['id' => fake_uuid(), 'statement_version' => 1])->assertForbidden();
-    $this->actingAs($this->learner)->postJson($path, ['id' => fake_uuid(), 'statement_version' => 2])->assertConflict()->assertJsonPath('code', 'statement_changed');
+    $this->actingAs($this->learner)
+        ->postJson($path, ['id' => fake_uuid(), 'statement_version' => 2])
+        ->assertConflict()
+        ->assertJsonPath('code', 'statement_changed');
     $this->postJson($path, ['id' => fake_uuid(), 'statement_version' => 1])->assertCreated();
 });

@@ -21,7 +21,10 @@ beforeEach(function (): void {
 
 it('says so when nobody waits', function (): void {
     expect(($this->waiting)())->toBe([]);
-    ($this->today)()->assertJsonPath('cohorts.0.learners.0.standings.drill-through-10.stage', 0)->assertJsonPath('on_floor_until', null)->assertJsonPath('at_machines', []);
+    ($this->today)()
+        ->assertJsonPath('cohorts.0.learners.0.standings.drill-through-10.stage', 0)
+        ->assertJsonPath('on_floor_until', null)
+        ->assertJsonPath('at_machines', []);
 });
 
 it('lists a learner at a hold point until the instructor has looked', function (): void {
@@ -36,14 +39,20 @@ it('lists a learner at a hold point until the instructor has looked', function (
 });
 
 it('lists practice until it is decided on', function (): void {
-    $entry = app(LogPractice::class)($this->learner, Machine::query()->firstOrFail(), ['id' => fake_uuid(), 'exercise' => 'Plate', 'minutes' => 20, 'done_on' => now()->toDateString()]);
+    $entry = app(LogPractice::class)(
+        $this->learner,
+        Machine::query()->firstOrFail(),
+        ['id' => fake_uuid(), 'exercise' => 'Plate', 'minutes' => 20, 'done_on' => now()->toDateString()],
+    );
     expect(($this->waiting)())->toBe(['practice']);
     $this->postJson("/api/practice/entries/{$entry->id}/decision", ['confirm' => false, 'reason' => 'Not seen.'])->assertOk();
     expect(($this->waiting)())->toBe([]);
 });
 
 it('lists a sheet that was left open', function (): void {
-    $this->actingAs($this->by)->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])->assertCreated();
+    $this->actingAs($this->by)
+        ->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])
+        ->assertCreated();
     expect(($this->waiting)())->toBe(['sheet']);
 });
 

@@ -15,7 +15,9 @@ beforeEach(fn () => app(DemoShop::class)->people());
 function demo_plans(): array
 {
     return Plan::query()->orderBy('name')->get()->map(fn (Plan $plan): array => [
-        'name' => $plan->name, 'kind' => $plan->kind, 'answer' => json_decode(json_encode($plan->planNow()->toJson(), JSON_THROW_ON_ERROR), true),
+        'name' => $plan->name,
+        'kind' => $plan->kind,
+        'answer' => json_decode(json_encode($plan->planNow()->toJson(), JSON_THROW_ON_ERROR), true),
     ])->all();
 }
 
@@ -50,5 +52,8 @@ it('has words for every operation, field, figure and setting that a plan can sho
             $wanted["policy.$key.option.$choice"] = true;
         }
     }
-    expect(array_values(array_filter(array_keys($wanted), fn (string $key): bool => ! $has($key))))->toBe([])->and(count($wanted))->toBeGreaterThan(100);
+    expect(array_values(array_filter(array_keys($wanted), fn (string $key): bool => ! $has($key))))
+        ->toBe([])
+        ->and(count($wanted))
+        ->toBeGreaterThan(100);
 });

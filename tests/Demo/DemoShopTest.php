@@ -20,17 +20,32 @@ beforeEach(fn () => app(DemoShop::class)->people());
 
 it('holds learners at every stage, one held, one lapsed, one with a narrow scope, one ready to be signed', function (): void {
     $learners = User::learners()->get();
-    $places = collect(app(Standings::class)->of($learners, collect([$this->permit()])))->map(fn ($each) => $each['drill-through-10']->place);
+    $places = collect(
+        app(Standings::class)->of($learners, collect([$this->permit()])),
+    )->map(fn ($each) => $each['drill-through-10']->place);
     expect($learners)->toHaveCount(23)
         ->and(Cohort::query()->withCount('learners')->orderBy('learners_count')->pluck('learners_count')->all())->toBe([9, 14])
-        ->and(User::query()->where('role', Role::Lead)->count())->toBe(1)->and(User::query()->where('role', Role::Instructor)->count())->toBe(3)
+        ->and(User::query()->where('role', Role::Lead)->count())
+        ->toBe(1)
+        ->and(User::query()->where('role', Role::Instructor)->count())
+        ->toBe(3)
         ->and($places->map(fn ($place) => $place->stage->value)->unique()->sort()->values()->all())->toBe([0, 1, 2, 3, 4, 5])
         ->and($places->filter(fn ($place) => $place->held))->toHaveCount(1)
         ->and($places->filter(fn ($place) => $place->lapsed?->value === 'recency'))->toHaveCount(1);
 
     $of = fn (string $name) => $places[User::query()->where('name', 'like', "$name%")->value('id')];
-    expect($of('Wren')->next)->toBe(['lesson:C5'])->and($of('Cato')->next)->toBe(['assessment:PS-through-holes'])->and($of('Ivo')->next)->toBe(['check:SC-through-holes']);
-    expect(LedgerEntry::query()->where('type', 'signed_off')->get()->filter(fn ($entry) => ($entry->details()['scope']['max_diameter_mm'] ?? 0) === 6.5))->toHaveCount(1);
+    expect($of('Wren')->next)
+        ->toBe(['lesson:C5'])
+        ->and($of('Cato')->next)
+        ->toBe(['assessment:PS-through-holes'])
+        ->and($of('Ivo')->next)
+        ->toBe(['check:SC-through-holes']);
+    expect(
+        LedgerEntry::query()
+            ->where('type', 'signed_off')
+            ->get()
+            ->filter(fn ($entry) => ($entry->details()['scope']['max_diameter_mm'] ?? 0) === 6.5),
+    )->toHaveCount(1);
 
     $today = app(Today::class)->for(User::query()->where('email', 'instructor@millstep.example')->firstOrFail());
     expect(array_count_values(array_column($today['waiting'], 'kind')))->toMatchArray(['look' => 1, 'practice' => 1, 'signature' => 1]);
@@ -44,7 +59,10 @@ it('is a history without gaps: the chain holds, and nothing lies in the future',
 
     // What bin/start prints lets everybody in, and none of it is kept in clear.
     $instructor = User::query()->where('email', 'instructor@millstep.example')->firstOrFail();
-    expect(Hash::check(DemoShop::PASSWORD, $instructor->password))->toBeTrue()->and(Hash::check(DemoShop::PIN, (string) $instructor->pin_hash))->toBeTrue()
+    expect(Hash::check(DemoShop::PASSWORD, $instructor->password))
+        ->toBeTrue()
+        ->and(Hash::check(DemoShop::PIN, (string) $instructor->pin_hash))
+        ->toBeTrue()
         ->and(Badge::read(DemoBadges::code($instructor))?->user_id)->toBe($instructor->id)
         ->and(DB::table('gate_badges')->where('code_hash', 'like', '%MS-%')->exists())->toBeFalse();
 });

@@ -16,7 +16,9 @@ function pair($test, App\People\User $as, string $machine = 'bench-drill', array
 {
     app('auth')->forgetGuards();
 
-    return $test->flushHeaders()->actingAs($as)->postJson("/api/gate/machines/$machine/devices", [...['id' => fake_uuid(), 'name' => 'Screen'], ...$with]);
+    return $test->flushHeaders()
+        ->actingAs($as)
+        ->postJson("/api/gate/machines/$machine/devices", [...['id' => fake_uuid(), 'name' => 'Screen'], ...$with]);
 }
 
 it('is paired by the lead or by whoever signs for what the machine takes, and by nobody else', function (): void {
@@ -81,7 +83,19 @@ it('runs out after the days that the policy gives, and is renewed before', funct
 it('is listed with who paired it and when it was last seen', function (): void {
     screen($this);
     app('auth')->forgetGuards();
-    $this->flushHeaders()->actingAs($this->by)->getJson('/api/gate/devices')->assertOk()->assertJson([['name' => 'Reader', 'machine' => ['slug' => 'bench-drill'], 'paired_by' => $this->by->name, 'state' => 'paired', 'may_revoke' => true]])
+    $this->flushHeaders()
+        ->actingAs($this->by)
+        ->getJson('/api/gate/devices')
+        ->assertOk()
+        ->assertJson([
+            [
+                'name' => 'Reader',
+                'machine' => ['slug' => 'bench-drill'],
+                'paired_by' => $this->by->name,
+                'state' => 'paired',
+                'may_revoke' => true,
+            ],
+        ])
         ->assertJsonPath('0.last_seen_at', fn ($at) => $at !== null);
     expect(Token::query()->sole()->token)->not->toContain(substr($this->token, -20));
 });

@@ -8,11 +8,22 @@ use MillStep\StandIns\Interlock;
 
 /** The relay of the shipped reader: on by nothing but a fresh, successful answer to its own question. */
 $now = 1_935_000_000.0;
-$answer = ['id' => 'r-1', 'interlock' => 'on', 'answered_at' => gmdate('Y-m-d\TH:i:s\Z', (int) $now), 'event' => 'decision', 'decision' => 'alone'];
+$answer = [
+    'id' => 'r-1',
+    'interlock' => 'on',
+    'answered_at' => gmdate('Y-m-d\TH:i:s\Z', (int) $now),
+    'event' => 'decision',
+    'decision' => 'alone',
+];
 
 it('is on for three seconds from the question', function () use ($now, $answer): void {
     $relay = new Interlock;
-    expect($relay->hear(201, $answer, ['id' => 'r-1'], $now))->toBeTrue()->and($relay->isOn($now + 2.9))->toBeTrue()->and($relay->isOn($now + 3.0))->toBeFalse();
+    expect($relay->hear(201, $answer, ['id' => 'r-1'], $now))
+        ->toBeTrue()
+        ->and($relay->isOn($now + 2.9))
+        ->toBeTrue()
+        ->and($relay->isOn($now + 3.0))
+        ->toBeFalse();
 });
 
 it('is never on by', function (int $status, mixed $heard, array $asked) use ($now): void {
@@ -44,12 +55,22 @@ function reader_against(string $server, float $seconds = 6): array
     $script = tempnam(sys_get_temp_dir(), 'gate');
     file_put_contents($script, "<?php\n".$server);
     $port = 20_000 + random_int(0, 20_000);
-    $web = proc_open([PHP_BINARY, '-S', "127.0.0.1:$port", $script], [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes);
+    $web = proc_open(
+        [PHP_BINARY, '-S', "127.0.0.1:$port", $script],
+        [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
+        $pipes,
+    );
     for ($try = 0; $try < 100 && @fsockopen('127.0.0.1', $port) === false; $try++) {
         usleep(20_000);
     }
     $from = microtime(true);
-    $reader = proc_open([PHP_BINARY, base_path('stand-ins/badge-reader/reader.php'), '--once', 'X'], [1 => ['pipe', 'w'], 2 => ['file', '/dev/null', 'w']], $out, null, ['MILLSTEP_URL' => "http://127.0.0.1:$port", 'MILLSTEP_DEVICE_TOKEN' => 't']);
+    $reader = proc_open(
+        [PHP_BINARY, base_path('stand-ins/badge-reader/reader.php'), '--once', 'X'],
+        [1 => ['pipe', 'w'], 2 => ['file', '/dev/null', 'w']],
+        $out,
+        null,
+        ['MILLSTEP_URL' => "http://127.0.0.1:$port", 'MILLSTEP_DEVICE_TOKEN' => 't'],
+    );
     $said = stream_get_contents($out[1]);
     proc_close($reader);
     $took = microtime(true) - $from;
@@ -70,8 +91,12 @@ it('stays off, over the wire, before', function (string $server): void {
     [$said] = reader_against($server);
     expect($said)->toContain('interlock off')->not->toContain('ON');
 })->with([
-    'a made-up 500 with another id and an old date' => ['http_response_code(500); echo json_encode(["id" => "x", "event" => "decision", "decision" => "alone", "interlock" => "on", "reasons" => [], "answered_at" => "2020-01-01T00:00:00Z"]);'],
-    'a 200 with another id' => ['echo json_encode(["id" => "x", "event" => "decision", "decision" => "alone", "interlock" => "on", "reasons" => [], "answered_at" => gmdate("c")]);'],
+    'a made-up 500 with another id and an old date' => [
+        'http_response_code(500); echo json_encode(["id" => "x", "event" => "decision", "decision" => "alone", "interlock" => "on", "reasons" => [], "answered_at" => "2020-01-01T00:00:00Z"]);',
+    ],
+    'a 200 with another id' => [
+        'echo json_encode(["id" => "x", "event" => "decision", "decision" => "alone", "interlock" => "on", "reasons" => [], "answered_at" => gmdate("c")]);',
+    ],
     'nothing' => [''],
     'a page' => ['echo "<html>on</html>";'],
 ]);
@@ -79,4 +104,7 @@ it('stays off, over the wire, before', function (string $server): void {
 it('gives up after three seconds on a server that hangs, and on one that drips', function (string $server): void {
     [$said, $took] = reader_against($server);
     expect($said)->toContain('interlock off')->and($took)->toBeLessThan(5.0);
-})->with(['hangs' => ['sleep(8);'], 'drips' => ['header("Content-Length: 400"); for ($i = 0; $i < 40; $i++) { echo "{"; @ob_flush(); flush(); usleep(200000); }']]);
+})->with([
+    'hangs' => ['sleep(8);'],
+    'drips' => ['header("Content-Length: 400"); for ($i = 0; $i < 40; $i++) { echo "{"; @ob_flush(); flush(); usleep(200000); }'],
+]);

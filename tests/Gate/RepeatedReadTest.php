@@ -24,7 +24,9 @@ it('never powers on again', function (Closure $meanwhile): void {
     $meanwhile($this);
     hold_badge($this, 'LEARNER', ['id' => $this->read])->assertOk()->assertJson(['interlock' => 'off']);
 })->with([
-    'after a hold' => [fn ($test) => app(PlaceHold::class)($test->learner, $test->permit(), $test->by, 'incident_hold', 'Near miss at the vice.')],
+    'after a hold' => [
+        fn ($test) => app(PlaceHold::class)($test->learner, $test->permit(), $test->by, 'incident_hold', 'Near miss at the vice.'),
+    ],
     'after the turn was finished' => [fn ($test) => hold_badge($test, 'LEARNER', ['intent' => 'finish'])],
     'after it was finished and another begun by the same person' => [function ($test): void {
         hold_badge($test, 'LEARNER', ['intent' => 'finish']);

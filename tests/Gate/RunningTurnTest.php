@@ -31,16 +31,44 @@ it('takes the power of a running turn away at once', function (Closure $restrict
     // The event ended it, before anybody polled.
     expect(MachineSession::query()->whereNull('ended_at')->exists())->toBeFalse()
         ->and(power($this, $read))->toBe('off');
-    screen($this)->assertJson(['running' => null, 'ended' => ['person' => $this->learner->name, 'because' => 'revoked']])->assertJsonPath('ended.reasons.0', $reason);
-    expect(LedgerEntry::query()->where('type', 'machine_time')->sole()->details())->toMatchArray(['confirmed' => false, 'ended' => 'revoked'])
+    screen($this)
+        ->assertJson(['running' => null, 'ended' => ['person' => $this->learner->name, 'because' => 'revoked']])
+        ->assertJsonPath('ended.reasons.0', $reason);
+    expect(
+        LedgerEntry::query()->where('type', 'machine_time')->sole()->details(),
+    )->toMatchArray(['confirmed' => false, 'ended' => 'revoked'])
         ->and(hold_badge($this, 'LEARNER')->json('interlock'))->toBe('off');
 })->with([
-    'incident hold' => [fn ($test) => app(PlaceHold::class)($test->learner, $test->permit(), $test->by, 'incident_hold', 'Near miss at the vice.'), 'held'],
-    'revoked' => [fn ($test) => app(PlaceHold::class)($test->learner, $test->permit(), $test->by, 'revoked', 'Worked without a vice.', pin: '2468'), 'held'],
-    'machine out of service' => [fn ($test) => app(ChangeService::class)($test->machine, false, 'Belt guard gone', $test->by, fake_uuid()), 'machine_out_of_service'],
+    'incident hold' => [
+        fn ($test) => app(PlaceHold::class)($test->learner, $test->permit(), $test->by, 'incident_hold', 'Near miss at the vice.'),
+        'held',
+    ],
+    'revoked' => [
+        fn ($test) => app(PlaceHold::class)($test->learner, $test->permit(), $test->by, 'revoked', 'Worked without a vice.', pin: '2468'),
+        'held',
+    ],
+    'machine out of service' => [
+        fn ($test) => app(ChangeService::class)($test->machine, false, 'Belt guard gone', $test->by, fake_uuid()),
+        'machine_out_of_service',
+    ],
     'person deactivated' => [fn ($test) => app(ChangeActive::class)($test->learner, false, $test->person(Role::Lead)), 'person_inactive'],
-    'the hours changed' => [fn ($test) => app(ChangePolicy::class)([...Policy::settingsInForce(), 'hours' => []], 'Closed for today', $test->person(Role::Lead)), 'outside_hours'],
-    'the signature corrected' => [fn ($test) => app(CorrectEntry::class)(LedgerEntry::query()->where('type', 'signed_off')->sole(), $test->by, 'Signed for the wrong learner.', '2468'), 'not_signed_off'],
+    'the hours changed' => [
+        fn ($test) => app(ChangePolicy::class)(
+            [...Policy::settingsInForce(), 'hours' => []],
+            'Closed for today',
+            $test->person(Role::Lead),
+        ),
+        'outside_hours',
+    ],
+    'the signature corrected' => [
+        fn ($test) => app(CorrectEntry::class)(
+            LedgerEntry::query()->where('type', 'signed_off')->sole(),
+            $test->by,
+            'Signed for the wrong learner.',
+            '2468',
+        ),
+        'not_signed_off',
+    ],
 ]);
 
 it('takes it away at the next poll where nothing happened but time, or a change that raised no event', function (Closure $change, string $reason): void {
@@ -50,10 +78,27 @@ it('takes it away at the next poll where nothing happened but time, or a change 
     expect(screen($this)->assertJsonPath('ended.reasons.0', $reason)->json('interlock'))->toBe('off');
 })->with([
     'end of hours' => [function ($test): void {
-        Policy::query()->latest('id')->first()->update(['settings' => [...Policy::settingsInForce(), 'turn_idle_minutes' => 1440, 'hours' => [['days' => [1, 2, 3, 4, 5, 6, 7], 'from' => '00:00', 'to' => '23:59']]]]);
+        Policy::query()
+            ->latest('id')
+            ->first()
+            ->update([
+                'settings' => [
+                    ...Policy::settingsInForce(),
+                    'turn_idle_minutes' => 1440,
+                    'hours' => [['days' => [1, 2, 3, 4, 5, 6, 7], 'from' => '00:00', 'to' => '23:59']],
+                ],
+            ]);
         $test->travelTo(CarbonImmutable::now('UTC')->setTime(23, 59, 30));
     }, 'outside_hours'],
-    'a new statement without grace' => [fn ($test) => Statement::query()->create(['permit_id' => $test->permit()->id, 'version' => 2, 'body' => 'New words.', 'in_force_from' => now()]), 'lapsed_statement'],
+    'a new statement without grace' => [
+        fn ($test) => Statement::query()->create([
+            'permit_id' => $test->permit()->id,
+            'version' => 2,
+            'body' => 'New words.',
+            'in_force_from' => now(),
+        ]),
+        'lapsed_statement',
+    ],
     'set out of service in the database' => [fn ($test) => $test->machine->update(['in_service' => false]), 'machine_out_of_service'],
     'deactivated in the database' => [fn ($test) => $test->learner->update(['active' => false]), 'person_inactive'],
 ]);
@@ -63,7 +108,13 @@ it('ends a permit that runs out during the turn', function (): void {
     $learner = $this->person();
     give_badge($learner, 'OLD');
     bring($learner, 5, $this->by);
-    app(RecordEntry::class)($learner, $this->permit(), 'signed_off', ['statement_version' => 1, 'valid_until' => now()->addMinutes(10)->toIso8601ZuluString(), 'scope' => (object) []], $this->by);
+    app(RecordEntry::class)(
+        $learner,
+        $this->permit(),
+        'signed_off',
+        ['statement_version' => 1, 'valid_until' => now()->addMinutes(10)->toIso8601ZuluString(), 'scope' => (object) []],
+        $this->by,
+    );
     hold_badge($this, 'OLD')->assertJson(['decision' => 'alone']);
     $this->travel(9)->minutes();
     expect(screen($this)->json('interlock'))->toBe('on');
@@ -88,7 +139,10 @@ it('ends a supervised turn when the last instructor leaves the floor, not while 
     $leave($this->by);
     expect(screen($this)->json('interlock'))->toBe('on');
     $leave($other);
-    screen($this)->assertJson(['interlock' => 'off', 'ended' => ['because' => 'revoked', 'reasons' => ['not_signed_off', 'supervisor_absent']]]);
+    screen($this)->assertJson([
+        'interlock' => 'off',
+        'ended' => ['because' => 'revoked', 'reasons' => ['not_signed_off', 'supervisor_absent']],
+    ]);
     // And where the presence only runs out.
     Presence::query()->updateOrCreate(['user_id' => $other->id], ['until' => now()->addMinutes(5)]);
     hold_badge($this, 'PUPIL')->assertJson(['interlock' => 'on']);
@@ -111,7 +165,9 @@ it('ends an abandoned turn, caps its minutes, and does not count it as having be
     expect(screen($this)->json('interlock'))->toBe('on');
     $this->travel(500)->minutes();
     screen($this)->assertJson(['interlock' => 'off', 'ended' => ['because' => 'idle']]);
-    expect(LedgerEntry::query()->where('type', 'machine_time')->sole()->details())->toMatchArray(['minutes' => 120, 'confirmed' => false, 'ended' => 'idle']);
+    expect(
+        LedgerEntry::query()->where('type', 'machine_time')->sole()->details(),
+    )->toMatchArray(['minutes' => 120, 'confirmed' => false, 'ended' => 'idle']);
     // Recency is counted from the signature, not from the turn that was left.
     $this->travelTo(CarbonImmutable::now()->addDays(90));
     hold_badge($this, 'LEARNER')->assertJsonPath('reasons.0', 'lapsed_recency');

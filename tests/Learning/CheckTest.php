@@ -17,7 +17,9 @@ function rightOnes(Attempt $attempt): array
 
 beforeEach(function (): void {
     $this->actingAs($this->learner = $this->person());
-    $this->start = fn (?string $id = null) => $this->postJson('/api/learning/checks/SC-through-holes/attempts', ['id' => $id ?? fake_uuid()])->assertSuccessful();
+    $this->start = fn (?string $id = null) => $this
+        ->postJson('/api/learning/checks/SC-through-holes/attempts', ['id' => $id ?? fake_uuid()])
+        ->assertSuccessful();
 });
 
 it('draws thirteen questions of three kinds, all eight critical ones, and keeps the answers to itself', function (): void {
@@ -80,13 +82,18 @@ it('reads a bare figure in the units in which it was typed', function (string $u
 it('makes one paper of two starts, and refuses an id that is another\'s paper', function (): void {
     $id = ($this->start)()->json('id');
     expect(($this->start)()->json('id'))->toBe($id)->and(Attempt::query()->count())->toBe(1);
-    $this->actingAs($this->person())->postJson('/api/learning/checks/SC-through-holes/attempts', ['id' => $id])->assertConflict()->assertJsonPath('code', 'id_used');
+    $this->actingAs($this->person())
+        ->postJson('/api/learning/checks/SC-through-holes/attempts', ['id' => $id])
+        ->assertConflict()
+        ->assertJsonPath('code', 'id_used');
 });
 
 it('asks about every lesson of the permit, and every critical question of it each time', function (): void {
     $permit = $this->permit();
     $questions = collect(App\Learning\Check::current('SC-through-holes')->questions);
-    expect(array_diff([...$permit->requirement['lessons'], ...$permit->requirement['guided']], $questions->pluck('lesson')->all()))->toBe([]);
+    expect(
+        array_diff([...$permit->requirement['lessons'], ...$permit->requirement['guided']], $questions->pluck('lesson')->all()),
+    )->toBe([]);
     $critical = $questions->where('critical', true)->pluck('id')->sort()->values()->all();
     foreach (range(1, 50) as $seed) {
         $paper = App\Learning\Check::current('SC-through-holes')->bank()->draw($seed);

@@ -68,12 +68,17 @@ it('judges readings, keeps what was typed, and is completed once', function (): 
     }
     app(App\Learning\AnswerStep::class)->open(App\Learning\HoldPoint::query()->firstOrFail(), $this->instructor()->id);
     answer($this, 'pilot');
-    expect(answer($this, 'change', 'b')->json('steps.4.answer'))->toMatchArray(['verdict' => 'wrong', 'said' => 'With the key still in the chuck that is how keys fly.']);
+    expect(answer($this, 'change', 'b')->json('steps.4.answer'))->toMatchArray([
+        'verdict' => 'wrong',
+        'said' => 'With the key still in the chuck that is how keys fly.',
+    ]);
     answer($this, 'change', 'a')->assertJsonPath('steps.4.answer.verdict', 'right');
     answer($this, 'touch', 'twelve')->assertUnprocessable()->assertJsonPath('code', 'invalid_input');
     answer($this, 'touch', '55')->assertJsonPath('steps.5.answer.verdict', 'out');
     answer($this, 'touch', '0')->assertJsonPath('steps.5.answer.verdict', 'in');
-    expect(answer($this, 'touch', '1/2 in')->json('figures')['depth.reading']['value'])->toEqualWithDelta(12.7 + 8 + 4.5 / tan(deg2rad(59)) + 1, 1e-9);
+    expect(
+        answer($this, 'touch', '1/2 in')->json('figures')['depth.reading']['value'],
+    )->toEqualWithDelta(12.7 + 8 + 4.5 / tan(deg2rad(59)) + 1, 1e-9);
     answer($this, 'depth', '23')->assertJsonPath('steps.6.answer.verdict', 'out');
     answer($this, 'depth', '24.5')->assertJsonPath('steps.6.answer.verdict', 'in');
     answer($this, 'through');
@@ -82,7 +87,9 @@ it('judges readings, keeps what was typed, and is completed once', function (): 
     answer($this, 'measure', '9.31')->assertJsonPath('steps.9.answer.verdict', 'doubtful');
     answer($this, 'measure', '9.1')->assertJsonPath('steps.9.answer.verdict', 'in');
     answer($this, 'measure', '9.1');
-    expect(LedgerEntry::query()->where('type', 'lesson_completed')->get()->map->details()->where('lesson', 'C6')->values()->all())->toBe([['lesson' => 'C6', 'version' => 1]]);
+    expect(
+        LedgerEntry::query()->where('type', 'lesson_completed')->get()->map->details()->where('lesson', 'C6')->values()->all(),
+    )->toBe([['lesson' => 'C6', 'version' => 1]]);
 });
 
 it('names the step of a lesson file that is at fault', function (string $body, string $words): void {
@@ -116,6 +123,10 @@ it('keeps a reading with the unit in which it was typed, also when the learner s
     $progress = Progress::query()->firstOrFail();
     $this->learner->update(['units' => 'in']);
     // Typed in millimetres before the switch, and sent after it.
-    $this->putJson("/api/learning/progress/{$progress->id}/steps/measure", ['value' => '9.1', 'units' => 'mm'])->assertJsonPath('steps.9.answer.verdict', 'in')->assertJsonPath('steps.9.answer.units', 'mm');
-    $this->putJson("/api/learning/progress/{$progress->id}/steps/measure", ['value' => '.358'])->assertJsonPath('steps.9.answer.verdict', 'in')->assertJsonPath('steps.9.answer.units', 'in');
+    $this->putJson("/api/learning/progress/{$progress->id}/steps/measure", ['value' => '9.1', 'units' => 'mm'])
+        ->assertJsonPath('steps.9.answer.verdict', 'in')
+        ->assertJsonPath('steps.9.answer.units', 'mm');
+    $this->putJson("/api/learning/progress/{$progress->id}/steps/measure", ['value' => '.358'])
+        ->assertJsonPath('steps.9.answer.verdict', 'in')
+        ->assertJsonPath('steps.9.answer.units', 'in');
 });

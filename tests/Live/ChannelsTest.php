@@ -14,8 +14,23 @@ it('lets everybody listen only to what is theirs', function (): void {
         return $this->getJson("/api/live/channels/$channel")->status();
     };
     $own = "person-{$this->learner->id}";
-    expect($listens([], 'shop'))->toBe(403)->and($listens($this->learner, 'shop'))->toBe(403)->and($listens($this->learner, $own))->toBe(204)
-        ->and($listens($this->person(), $own))->toBe(403)->and($listens($this->by, 'shop'))->toBe(204)->and($listens($this->person(Role::Auditor), 'shop'))->toBe(204)
-        ->and($listens([$this->token], 'machine-bench-drill'))->toBe(204)->and($listens([$this->token], 'machine-floor-drill'))->toBe(403)->and($listens([$this->token], 'shop'))->toBe(403)
+    expect($listens([], 'shop'))
+        ->toBe(403)
+        ->and($listens($this->learner, 'shop'))
+        ->toBe(403)
+        ->and($listens($this->learner, $own))
+        ->toBe(204)
+        ->and($listens($this->person(), $own))
+        ->toBe(403)
+        ->and($listens($this->by, 'shop'))
+        ->toBe(204)
+        ->and($listens($this->person(Role::Auditor), 'shop'))
+        ->toBe(204)
+        ->and($listens([$this->token], 'machine-bench-drill'))
+        ->toBe(204)
+        ->and($listens([$this->token], 'machine-floor-drill'))
+        ->toBe(403)
+        ->and($listens([$this->token], 'shop'))
+        ->toBe(403)
         ->and($listens(['1|wrong'], 'machine-bench-drill'))->toBe(403)->and($listens($this->by, 'machine-bench-drill'))->toBe(403);
 });

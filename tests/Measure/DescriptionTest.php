@@ -6,18 +6,34 @@ use App\Http\ApiDescription;
 use Illuminate\Support\Facades\Route;
 
 it('describes every route, and no other', function (): void {
-    $routes = collect(Route::getRoutes()->getRoutes())->filter(fn ($route) => str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/{missing}')
-        ->flatMap(fn ($route) => array_map(fn ($method) => strtolower($method).' /'.$route->uri(), array_diff($route->methods(), ['HEAD'])))->sort()->values()->all();
-    $described = collect(app(ApiDescription::class)->document()['paths'])->flatMap(fn ($calls, $path) => array_map(fn ($method) => "$method $path", array_keys($calls)))->sort()->values()->all();
+    $routes = collect(Route::getRoutes()->getRoutes())->filter(
+        fn ($route) => str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/{missing}',
+    )
+        ->flatMap(fn ($route) => array_map(fn ($method) => strtolower($method).' /'.$route->uri(), array_diff($route->methods(), ['HEAD'])))
+        ->sort()
+        ->values()
+        ->all();
+    $described = collect(app(ApiDescription::class)->document()['paths'])
+        ->flatMap(fn ($calls, $path) => array_map(fn ($method) => "$method $path", array_keys($calls)))
+        ->sort()
+        ->values()
+        ->all();
     expect($described)->toBe($routes);
 });
 
 it('stands in docs/openapi.json as the rooms have it', function (): void {
-    expect(file_get_contents(base_path(ApiDescription::FILE)))->toBe(app(ApiDescription::class)->json(), 'Run php artisan api:describe && npm run types.');
+    expect(file_get_contents(base_path(ApiDescription::FILE)))->toBe(
+        app(ApiDescription::class)->json(),
+        'Run php artisan api:describe && npm run types.',
+    );
 });
 
 it('says back what a size was understood as', function (): void {
     $this->actingAs($this->person());
-    $this->postJson('/api/measure/size', ['text' => '3/8', 'default_unit' => 'mm'])->assertOk()->assertExactJson(['diameter_mm' => 9.525, 'system' => 'fraction_inch', 'designation' => '3/8']);
-    $this->postJson('/api/measure/size', ['text' => 'three eighths'])->assertUnprocessable()->assertJsonPath('errors.text.0', fn ($words) => str_contains($words, 'three eighths'));
+    $this->postJson('/api/measure/size', ['text' => '3/8', 'default_unit' => 'mm'])
+        ->assertOk()
+        ->assertExactJson(['diameter_mm' => 9.525, 'system' => 'fraction_inch', 'designation' => '3/8']);
+    $this->postJson('/api/measure/size', ['text' => 'three eighths'])
+        ->assertUnprocessable()
+        ->assertJsonPath('errors.text.0', fn ($words) => str_contains($words, 'three eighths'));
 });

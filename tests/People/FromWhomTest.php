@@ -8,30 +8,52 @@ use App\Practice\Entry;
 
 it('puts nothing to the name of somebody who signed in meanwhile', function (): void {
     [$ada, $ben] = [$this->person(), $this->person()];
-    $log = fn (array $headers) => $this->actingAs($ben)->postJson('/api/practice/entries', ['id' => fake_uuid(), 'machine' => 'bench-drill', 'exercise' => 'Foot plate', 'minutes' => 30, 'done_on' => now()->toDateString()], $headers);
+    $log = fn (array $headers) => $this
+        ->actingAs($ben)
+        ->postJson(
+            '/api/practice/entries',
+            [
+                'id' => fake_uuid(),
+                'machine' => 'bench-drill',
+                'exercise' => 'Foot plate',
+                'minutes' => 30,
+                'done_on' => now()->toDateString(),
+            ],
+            $headers,
+        );
     $log([FromWhom::HEADER => (string) $ada->id])->assertConflict()->assertJsonPath('code', 'another_person');
     expect(Entry::query()->exists())->toBeFalse();
     $log([FromWhom::HEADER => (string) $ben->id])->assertCreated();
 });
 
 it('takes no command that does not say', function (): void {
-    $this->actingAs($this->person())->call('POST', '/api/practice/entries', server: ['HTTP_X_MILL_STEP_FROM' => '', 'HTTP_ACCEPT' => 'application/json'])->assertStatus(409);
+    $this->actingAs($this->person())
+        ->call('POST', '/api/practice/entries', server: ['HTTP_X_MILL_STEP_FROM' => '', 'HTTP_ACCEPT' => 'application/json'])
+        ->assertStatus(409);
 });
 
 it('says in words and with a code that a session has ended', function (): void {
-    $this->getJson('/api/competency/today')->assertUnauthorized()->assertJson(['code' => 'signed_out'])->assertJsonPath('message', fn (string $words) => str_contains($words, 'Sign in to go on'));
+    $this->getJson('/api/competency/today')
+        ->assertUnauthorized()
+        ->assertJson(['code' => 'signed_out'])
+        ->assertJsonPath('message', fn (string $words) => str_contains($words, 'Sign in to go on'));
 });
 
 it('lets the owner set a PIN with the password, and the lead only take it away', function (): void {
     $by = $this->instructor();
-    $pin = fn (array $with) => $this->actingAs($by->refresh())->putJson('/api/people/me/pin', ['password' => 'mast-and-vane', 'pin' => '9753', ...$with]);
+    $pin = fn (array $with) => $this
+        ->actingAs($by->refresh())
+        ->putJson('/api/people/me/pin', ['password' => 'mast-and-vane', 'pin' => '9753', ...$with]);
     $pin(['password' => 'wrong'])->assertJsonValidationErrors('password');
     foreach (['12', '1111', '1234', 'abcd', '1234567890123'] as $poor) {
         $pin(['pin' => $poor])->assertJsonValidationErrors('pin');
     }
     $pin([])->assertNoContent();
     expect(Illuminate\Support\Facades\Hash::check('9753', (string) $by->refresh()->pin_hash))->toBeTrue();
-    $this->actingAs($this->person(Role::Lead))->deleteJson("/api/people/everybody/{$by->id}/pin")->assertOk()->assertJson(['pin' => 'none']);
+    $this->actingAs($this->person(Role::Lead))
+        ->deleteJson("/api/people/everybody/{$by->id}/pin")
+        ->assertOk()
+        ->assertJson(['pin' => 'none']);
     expect($by->refresh()->pin_hash)->toBeNull();
     $this->actingAs($this->person())->putJson('/api/people/me/pin', ['password' => 'mast-and-vane', 'pin' => '9753'])->assertForbidden();
 });
@@ -58,7 +80,10 @@ it('locks the PIN after five wrong ones however they are counted', function (): 
 
 it('ends the sessions of whoever is deactivated, and lets nobody deactivate themselves', function (): void {
     $lead = $this->person(Role::Lead);
-    $this->actingAs($lead)->patchJson("/api/people/everybody/{$lead->id}", ['active' => false])->assertForbidden()->assertJsonPath('code', 'own_account');
+    $this->actingAs($lead)
+        ->patchJson("/api/people/everybody/{$lead->id}", ['active' => false])
+        ->assertForbidden()
+        ->assertJsonPath('code', 'own_account');
     $other = $this->person();
     $this->patchJson("/api/people/everybody/{$other->id}", ['active' => false])->assertOk()->assertJson(['active' => false]);
     $this->patchJson("/api/people/everybody/{$other->id}", ['active' => true])->assertOk()->assertJson(['active' => true]);

@@ -7,7 +7,9 @@ use App\People\Letter;
 it('signs in, says who it is, and signs out', function (): void {
     $user = $this->instructor();
     $this->getJson('/api/people/me')->assertOk()->assertJson(['person' => null]);
-    $this->postJson('/api/people/session', ['email' => $user->email, 'password' => 'mast-and-vane'])->assertOk()->assertJson(['name' => $user->name, 'role' => 'instructor']);
+    $this->postJson('/api/people/session', ['email' => $user->email, 'password' => 'mast-and-vane'])
+        ->assertOk()
+        ->assertJson(['name' => $user->name, 'role' => 'instructor']);
     $this->getJson('/api/people/me')->assertJsonPath('person.id', $user->id);
     $this->deleteJson('/api/people/session')->assertNoContent();
     $this->getJson('/api/competency/today')->assertUnauthorized();
@@ -16,7 +18,9 @@ it('signs in, says who it is, and signs out', function (): void {
 it('refuses a wrong password and somebody who is no longer active, in the same words', function (): void {
     $gone = $this->person(with: ['active' => false]);
     $wrong = $this->postJson('/api/people/session', ['email' => $this->person()->email, 'password' => 'wrong'])->assertUnprocessable();
-    $this->postJson('/api/people/session', ['email' => $gone->email, 'password' => 'mast-and-vane'])->assertUnprocessable()->assertJsonPath('message', $wrong->json('message'));
+    $this->postJson('/api/people/session', ['email' => $gone->email, 'password' => 'mast-and-vane'])
+        ->assertUnprocessable()
+        ->assertJsonPath('message', $wrong->json('message'));
 });
 
 it('throttles attempts', function (): void {
@@ -24,7 +28,9 @@ it('throttles attempts', function (): void {
     foreach (range(1, 5) as $_) {
         $this->postJson('/api/people/session', ['email' => $user->email, 'password' => 'wrong'])->assertUnprocessable();
     }
-    $this->postJson('/api/people/session', ['email' => $user->email, 'password' => 'mast-and-vane'])->assertTooManyRequests()->assertJsonPath('code', 'sign_in_locked');
+    $this->postJson('/api/people/session', ['email' => $user->email, 'password' => 'mast-and-vane'])
+        ->assertTooManyRequests()
+        ->assertJsonPath('code', 'sign_in_locked');
 });
 
 it('resets a password by a letter that works once', function (): void {

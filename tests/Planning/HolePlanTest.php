@@ -9,7 +9,16 @@ use Illuminate\Testing\TestResponse;
 /** @param  array<string, mixed>  $with */
 function want($test, array $with = [], string $path = ''): TestResponse
 {
-    return $test->postJson("/api/planning/hole$path", [...['machine' => 'bench-drill', 'cribs' => [], 'material' => 'mild_steel', 'thickness' => '8', 'purpose' => 'clearance', 'size' => 'M8', 'through' => true], ...$with]);
+    return $test->postJson(
+        "/api/planning/hole$path",
+        [
+            ...[
+                'machine' => 'bench-drill', 'cribs' => [], 'material' => 'mild_steel', 'thickness' => '8',
+                'purpose' => 'clearance', 'size' => 'M8', 'through' => true,
+            ],
+            ...$with,
+        ],
+    );
 }
 
 /** @return array<string, mixed> operations by kind */
@@ -21,53 +30,92 @@ function steps(TestResponse $answer): array
 beforeEach(fn () => $this->actingAs($this->person()));
 
 it('plans with this machine\'s speeds, this crib\'s drills and the policy in force', function (): void {
-    $steps = steps(want($this)->assertOk()->assertJson(['plan' => ['ready' => true], 'heading' => ['what' => 'clearance for M8x1.25 through', 'material' => 'Mild steel']]));
-    expect($steps['pilot'])->toMatchArray(['diameter_mm' => 2, 'rpm' => 1400, 'setting' => 'belt 4'])->and($steps['drill'])->toMatchArray(['diameter_mm' => 9, 'rpm' => 500, 'reading_mm' => 12, 'scale' => '12 mm']);
+    $steps = steps(
+        want($this)
+            ->assertOk()
+            ->assertJson([
+                'plan' => ['ready' => true],
+                'heading' => ['what' => 'clearance for M8x1.25 through', 'material' => 'Mild steel'],
+            ]),
+    );
+    expect($steps['pilot'])
+        ->toMatchArray(['diameter_mm' => 2, 'rpm' => 1400, 'setting' => 'belt 4'])
+        ->and($steps['drill'])
+        ->toMatchArray(['diameter_mm' => 9, 'rpm' => 500, 'reading_mm' => 12, 'scale' => '12 mm']);
     Policy::query()->create(['settings' => ['pilot_school' => 'single', 'clearance_fit' => 'loose'], 'in_force_from' => now()]);
     $steps = steps(want($this));
     expect($steps)->not->toHaveKey('pilot')->and($steps['drill']['diameter_mm'])->toEqual(10);
 });
 
 it('takes sizes as they are said, in the units of the person who says them', function (): void {
-    $plan = want($this, ['purpose' => 'tapped', 'size' => 'm8 x 1.25', 'thickness' => '1 in', 'through' => false, 'depth' => '3/8'])->assertOk();
+    $plan = want(
+        $this,
+        ['purpose' => 'tapped', 'size' => 'm8 x 1.25', 'thickness' => '1 in', 'through' => false, 'depth' => '3/8'],
+    )->assertOk();
     expect(array_column($plan->json('plan.operations'), 'kind'))->toContain('tap', 'countersink');
     expect(want($this, ['purpose' => 'reamed', 'size' => '8 H7', 'thickness' => '20'])->json('heading.what'))->toBe('⌀8 H7 reamed through');
     $this->actingAs($this->person(Role::Learner, ['units' => 'in']));
-    expect(steps(want($this, ['purpose' => 'plain', 'size' => '.25', 'thickness' => '.5', 'machine' => 'inch-lathe']))['drill'])->toMatchArray(['diameter_mm' => 6.35]);
+    expect(
+        steps(want($this, ['purpose' => 'plain', 'size' => '.25', 'thickness' => '.5', 'machine' => 'inch-lathe']))['drill'],
+    )->toMatchArray(['diameter_mm' => 6.35]);
 });
 
 it('lays other cribs beside the machine when they are chosen', function (): void {
-    expect(implode(want($this, ['purpose' => 'plain', 'size' => '9.2'])->assertJson(['plan' => ['ready' => false]])->json('plan.missing')))->toContain('nearest is 9');
-    want($this, ['purpose' => 'plain', 'size' => '9.2', 'cribs' => ['metric-tenth']])->assertJson(['plan' => ['ready' => true], 'heading' => ['cribs' => 'Metric set by 0.1']]);
+    expect(
+        implode(want($this, ['purpose' => 'plain', 'size' => '9.2'])->assertJson(['plan' => ['ready' => false]])->json('plan.missing')),
+    )->toContain('nearest is 9');
+    want($this, ['purpose' => 'plain', 'size' => '9.2', 'cribs' => ['metric-tenth']])->assertJson([
+        'plan' => ['ready' => true],
+        'heading' => ['cribs' => 'Metric set by 0.1'],
+    ]);
     want($this, ['cribs' => ['marking-out']])->assertUnprocessable()->assertJsonValidationErrors('cribs');
     want($this, ['machine' => 'marking-table'])->assertUnprocessable()->assertJsonValidationErrors('machine');
 });
 
 it('says what this machine lacks', function (): void {
-    expect(implode(want($this, ['machine' => 'floor-drill', 'purpose' => 'plain', 'size' => '5'])->assertOk()->json('plan.missing')))->toContain('out of service');
+    expect(
+        implode(want($this, ['machine' => 'floor-drill', 'purpose' => 'plain', 'size' => '5'])->assertOk()->json('plan.missing')),
+    )->toContain('out of service');
 });
 
 it('plans in a material of the shop\'s own', function (): void {
-    expect(steps(want($this, ['material' => 'mast_alloy'])->assertJson(['heading' => ['material' => "Mast alloy (shop's own)"]]))['drill']['lubricant'])->toBe('light oil');
+    expect(
+        steps(
+            want($this, ['material' => 'mast_alloy'])->assertJson(['heading' => ['material' => "Mast alloy (shop's own)"]]),
+        )['drill']['lubricant'],
+    )->toBe('light oil');
 });
 
 it('puts a fault beside its field', function (array $with, string $field): void {
     want($this, $with)->assertUnprocessable()->assertJsonValidationErrors($field);
 })->with([
-    [['thickness' => 'thick'], 'thickness'], [['purpose' => 'plain', 'size' => 'six'], 'size'], [['size' => 'M99'], 'hole'], [['material' => 'cheese'], 'material'],
-    [['through' => false], 'depth'], [['through' => false, 'depth' => '9', 'purpose' => 'plain', 'size' => '5'], 'hole'], [['machine' => 'nowhere'], 'machine'],
-    [['position_tolerance' => 'close'], 'position_tolerance'], [['purpose' => 'reamed', 'size' => '8 K9'], 'fit'], [['support' => 'rope'], 'support'],
+    [['thickness' => 'thick'], 'thickness'], [['purpose' => 'plain', 'size' => 'six'], 'size'],
+    [['size' => 'M99'], 'hole'], [['material' => 'cheese'], 'material'],
+    [['through' => false], 'depth'],
+    [['through' => false, 'depth' => '9', 'purpose' => 'plain', 'size' => '5'], 'hole'],
+    [['machine' => 'nowhere'], 'machine'],
+    [['position_tolerance' => 'close'], 'position_tolerance'],
+    [['purpose' => 'reamed', 'size' => '8 K9'], 'fit'],
+    [['support' => 'rope'], 'support'],
 ]);
 
 it('asks a learner for the figures and gives none away', function (): void {
     $asked = want($this, path: '/questions')->assertOk();
-    expect(array_column($asked->json('questions'), 'key'))->toContain('6.rpm')->and($asked->getContent())->not->toContain('500')->not->toContain('"9 mm');
+    expect(array_column($asked->json('questions'), 'key'))
+        ->toContain('6.rpm')
+        ->and($asked->getContent())->not
+        ->toContain('500')->not
+        ->toContain('"9 mm');
 });
 
 it('judges answers one by one, and shows the working when one is right or given up', function (): void {
     want($this, ['key' => '6.rpm', 'answer' => '850'], '/answers')->assertOk()->assertExactJson(['right' => false, 'figure' => null]);
-    want($this, ['key' => '6.rpm', 'answer' => '500'], '/answers')->assertOk()->assertJson(['right' => true, 'figure' => ['value' => 500, 'unit' => 'rpm']]);
-    want($this, ['key' => '6.reading_mm', 'give_up' => true], '/answers')->assertOk()->assertJson(['right' => false, 'figure' => ['value' => 12]]);
+    want($this, ['key' => '6.rpm', 'answer' => '500'], '/answers')
+        ->assertOk()
+        ->assertJson(['right' => true, 'figure' => ['value' => 500, 'unit' => 'rpm']]);
+    want($this, ['key' => '6.reading_mm', 'give_up' => true], '/answers')
+        ->assertOk()
+        ->assertJson(['right' => false, 'figure' => ['value' => 12]]);
     want($this, ['key' => '6.rpm', 'answer' => 'fast'], '/answers')->assertUnprocessable()->assertJsonValidationErrors('answer');
     want($this, ['key' => '0.rpm', 'answer' => '5'], '/answers')->assertUnprocessable()->assertJsonValidationErrors('key');
 });

@@ -7,18 +7,32 @@ use App\Planning\Plan;
 use App\Workshop\Policy;
 use Illuminate\Testing\TestResponse;
 
-const HOLE = ['machine' => 'bench-drill', 'cribs' => [], 'material' => 'mild_steel', 'thickness' => '8', 'purpose' => 'clearance', 'size' => 'M8', 'through' => true];
+const HOLE = [
+    'machine' => 'bench-drill', 'cribs' => [], 'material' => 'mild_steel', 'thickness' => '8', 'purpose' => 'clearance',
+    'size' => 'M8', 'through' => true,
+];
 
 /** @param  array<string, mixed>  $with */
 function keep($test, string $id, array $with = []): TestResponse
 {
-    return $test->putJson("/api/planning/plans/$id", [...['name' => 'Corner hole', 'kind' => 'hole', 'request' => HOLE, 'part' => 'foot-plate'], ...$with]);
+    return $test->putJson(
+        "/api/planning/plans/$id",
+        [...['name' => 'Corner hole', 'kind' => 'hole', 'request' => HOLE, 'part' => 'foot-plate'], ...$with],
+    );
 }
 
 it('keeps a plan under its name, once however often it is sent', function (): void {
     $this->actingAs($this->instructor());
     $id = fake_uuid();
-    keep($this, $id)->assertCreated()->assertJson(['name' => 'Corner hole', 'part' => 'Foot plate', 'ready' => true, 'what' => 'clearance for M8x1.25 through', 'since' => ['count' => 0]]);
+    keep($this, $id)
+        ->assertCreated()
+        ->assertJson([
+            'name' => 'Corner hole',
+            'part' => 'Foot plate',
+            'ready' => true,
+            'what' => 'clearance for M8x1.25 through',
+            'since' => ['count' => 0],
+        ]);
     keep($this, $id, ['name' => 'Corner holes'])->assertOk();
     expect(Plan::query()->count())->toBe(1)->and($this->getJson('/api/planning/plans')->json('0.name'))->toBe('Corner holes');
 });
@@ -38,7 +52,10 @@ it('says why a kept plan cannot be planned any more, and keeps what was asked', 
     $id = fake_uuid();
     keep($this, $id, ['request' => [...HOLE, 'material' => 'mast_alloy']]);
     App\Workshop\MaterialRow::query()->delete();
-    $this->getJson("/api/planning/plans/$id")->assertOk()->assertJson(['answer' => null, 'request' => ['material' => 'mast_alloy']])->assertJsonPath('fault', fn (string $words): bool => str_contains($words, 'no material of the table'));
+    $this->getJson("/api/planning/plans/$id")
+        ->assertOk()
+        ->assertJson(['answer' => null, 'request' => ['material' => 'mast_alloy']])
+        ->assertJsonPath('fault', fn (string $words): bool => str_contains($words, 'no material of the table'));
 });
 
 it('understands a kept plan in the units that it was typed in', function (): void {
@@ -46,7 +63,9 @@ it('understands a kept plan in the units that it was typed in', function (): voi
     $this->actingAs($this->person(Role::Instructor, ['units' => 'in']));
     keep($this, $id, ['request' => [...HOLE, 'thickness' => '.5', 'purpose' => 'plain', 'size' => '.25', 'machine' => 'inch-lathe']]);
     $this->actingAs($this->instructor());
-    expect(array_column($this->getJson("/api/planning/plans/$id")->json('answer.plan.operations'), 'diameter_mm', 'kind')['drill'])->toEqual(6.35);
+    expect(
+        array_column($this->getJson("/api/planning/plans/$id")->json('answer.plan.operations'), 'diameter_mm', 'kind')['drill'],
+    )->toEqual(6.35);
 });
 
 it('shows learners the shop\'s plans and their own, nobody else\'s', function (): void {
@@ -84,17 +103,36 @@ it('compares two plans side by side', function (): void {
     [$a, $b, $layout] = [fake_uuid(), fake_uuid(), fake_uuid()];
     keep($this, $a);
     keep($this, $b, ['name' => 'In alloy', 'request' => [...HOLE, 'material' => 'aluminium_6000']]);
-    $changes = $this->getJson("/api/planning/plans/$a/compared-with/$b")->assertOk()->assertJson(['plans' => [['name' => 'Corner hole'], ['name' => 'In alloy']]])->json('changes.operations');
+    $changes = $this->getJson("/api/planning/plans/$a/compared-with/$b")
+        ->assertOk()
+        ->assertJson(['plans' => [['name' => 'Corner hole'], ['name' => 'In alloy']]])
+        ->json('changes.operations');
     $drill = array_column(array_column($changes, null, 'kind')['drill']['changes'], null, 'field');
     expect($drill['rpm'])->toMatchArray(['before' => 500, 'after' => 1400]);
-    keep($this, $layout, ['kind' => 'layout', 'request' => ['length' => '100', 'width' => '80', 'hole' => '9', 'datum' => 'corner', 'pattern' => 'points', 'by' => 'count', 'points' => '50; 40', 'setting' => 'rule']])->assertCreated()->assertJson(['since' => null]);
+    keep(
+        $this,
+        $layout,
+        [
+            'kind' => 'layout',
+            'request' => [
+                'length' => '100', 'width' => '80', 'hole' => '9', 'datum' => 'corner', 'pattern' => 'points',
+                'by' => 'count', 'points' => '50; 40', 'setting' => 'rule',
+            ],
+        ],
+    )
+        ->assertCreated()
+        ->assertJson(['since' => null]);
     $this->getJson("/api/planning/plans/$a/compared-with/$layout")->assertNotFound();
 });
 
 it('belongs to lessons and sheets, and is shown with them', function (): void {
     $this->actingAs($this->instructor());
     $id = fake_uuid();
-    keep($this, $id, ['lessons' => ['C6'], 'sheets' => ['PS-through-holes']])->assertJson(['lessons' => ['C6'], 'sheets' => ['PS-through-holes']]);
+    keep(
+        $this,
+        $id,
+        ['lessons' => ['C6'], 'sheets' => ['PS-through-holes']],
+    )->assertJson(['lessons' => ['C6'], 'sheets' => ['PS-through-holes']]);
     $this->getJson('/api/learning/lessons/C6')->assertOk()->assertJsonPath('plans.0.name', 'Corner hole');
     keep($this, $id, ['lessons' => ['Z9']])->assertUnprocessable()->assertJsonValidationErrors('lessons.0');
     keep($this, $id)->assertOk();
@@ -108,7 +146,9 @@ it('does not let a learner attach anything', function (): void {
 
 it('refuses what cannot be planned, beside its field', function (): void {
     $this->actingAs($this->instructor());
-    keep($this, fake_uuid(), ['request' => [...HOLE, 'thickness' => 'thick']])->assertUnprocessable()->assertJsonValidationErrors('thickness');
+    keep($this, fake_uuid(), ['request' => [...HOLE, 'thickness' => 'thick']])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors('thickness');
     keep($this, fake_uuid(), ['request' => ['machine' => 'bench-drill']])->assertUnprocessable()->assertJsonValidationErrors('material');
     keep($this, fake_uuid(), ['name' => ''])->assertUnprocessable()->assertJsonValidationErrors('name');
     expect(Plan::query()->exists())->toBeFalse();
@@ -121,12 +161,26 @@ it('previews what a changed policy would do to a plan, and changes nothing', fun
     keep($this, $id);
     $now = Policy::settingsInForce();
     keep($this, fake_uuid(), ['name' => 'Reamed', 'request' => [...HOLE, 'purpose' => 'reamed', 'size' => '8', 'thickness' => '12']]);
-    $preview = $this->postJson('/api/planning/policy-preview', ['plan' => $id, 'settings' => [...$now, 'learner_cap_rpm' => 400]])->assertOk()->assertJson(['of' => 2, 'shown' => $id])->assertJsonCount(2, 'affected')->json();
+    $preview = $this->postJson('/api/planning/policy-preview', ['plan' => $id, 'settings' => [...$now, 'learner_cap_rpm' => 400]])
+        ->assertOk()
+        ->assertJson(['of' => 2, 'shown' => $id])
+        ->assertJsonCount(2, 'affected')
+        ->json();
     $changes = $preview['changes']['operations'];
-    $this->postJson('/api/planning/policy-preview', ['settings' => [...$now, 'clearance_fit' => 'loose']])->assertOk()->assertJsonCount(1, 'affected')->assertJson(['affected' => [['name' => 'Corner hole']]]);
-    $this->postJson('/api/planning/policy-preview', ['settings' => $now])->assertOk()->assertJson(['affected' => [], 'shown' => null, 'changes' => null]);
-    expect(array_column(array_column($changes, null, 'kind')['drill']['changes'], 'after', 'field')['rpm'])->toEqual(280)->and(Policy::settingsInForce())->toBe($now);
-    $this->postJson('/api/planning/policy-preview', ['plan' => $id, 'settings' => ['pilot_school' => 'guess', 'web_ratio' => 2]])->assertUnprocessable()->assertJsonValidationErrors(['pilot_school', 'web_ratio']);
+    $this->postJson('/api/planning/policy-preview', ['settings' => [...$now, 'clearance_fit' => 'loose']])
+        ->assertOk()
+        ->assertJsonCount(1, 'affected')
+        ->assertJson(['affected' => [['name' => 'Corner hole']]]);
+    $this->postJson('/api/planning/policy-preview', ['settings' => $now])
+        ->assertOk()
+        ->assertJson(['affected' => [], 'shown' => null, 'changes' => null]);
+    expect(array_column(array_column($changes, null, 'kind')['drill']['changes'], 'after', 'field')['rpm'])
+        ->toEqual(280)
+        ->and(Policy::settingsInForce())
+        ->toBe($now);
+    $this->postJson('/api/planning/policy-preview', ['plan' => $id, 'settings' => ['pilot_school' => 'guess', 'web_ratio' => 2]])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors(['pilot_school', 'web_ratio']);
     $this->actingAs($this->person());
     $this->postJson('/api/planning/policy-preview', ['plan' => $id, 'settings' => []])->assertForbidden();
 });

@@ -7,7 +7,16 @@ use App\Practice\Entry;
 
 function exercise(array $with = []): array
 {
-    return [...['id' => fake_uuid(), 'machine' => 'bench-drill', 'exercise' => 'Foot plate', 'minutes' => 30, 'done_on' => now()->toDateString()], ...$with];
+    return [
+        ...[
+            'id' => fake_uuid(),
+            'machine' => 'bench-drill',
+            'exercise' => 'Foot plate',
+            'minutes' => 30,
+            'done_on' => now()->toDateString(),
+        ],
+        ...$with,
+    ];
 }
 
 beforeEach(fn () => $this->actingAs($this->learner = $this->person()));
@@ -21,7 +30,9 @@ it('is written by the learner, once however often it is sent, and counts once co
     $this->postJson($decide, ['confirm' => true])->assertForbidden();
     $this->actingAs($this->instructor())->postJson($decide, ['confirm' => true])->assertOk()->assertJson(['state' => 'confirmed']);
     $this->postJson($decide, ['confirm' => true])->assertOk();
-    $this->postJson($decide, ['confirm' => false, 'reason' => 'changed my mind'])->assertConflict()->assertJsonPath('code', 'already_decided');
+    $this->postJson($decide, ['confirm' => false, 'reason' => 'changed my mind'])
+        ->assertConflict()
+        ->assertJsonPath('code', 'already_decided');
     expect(LedgerEntry::query()->get())->toHaveCount(1)->first()->permit_id->toBe($this->permit()->id);
 });
 
@@ -29,10 +40,18 @@ it('is declined with a reason, and then does not count', function (): void {
     $this->postJson('/api/practice/entries', $exercise = exercise());
     $decide = "/api/practice/entries/{$exercise['id']}/decision";
     $this->actingAs($this->instructor())->postJson($decide, ['confirm' => false])->assertJsonValidationErrors('reason');
-    $this->postJson($decide, ['confirm' => false, 'reason' => 'Not supervised.'])->assertOk()->assertJson(['state' => 'declined', 'reason' => 'Not supervised.']);
+    $this->postJson($decide, ['confirm' => false, 'reason' => 'Not supervised.'])
+        ->assertOk()
+        ->assertJson(['state' => 'declined', 'reason' => 'Not supervised.']);
     expect(LedgerEntry::query()->count())->toBe(0);
 });
 
 it('says which field is wrong', function (array $with, string $field): void {
     $this->postJson('/api/practice/entries', exercise($with))->assertJsonValidationErrors($field);
-})->with([[['minutes' => 3], 'minutes'], [['minutes' => 'long'], 'minutes'], [['machine' => 'nowhere'], 'machine'], [['done_on' => '2099-01-01'], 'done_on'], [['exercise' => 'x'], 'exercise']]);
+})->with([
+    [['minutes' => 3], 'minutes'],
+    [['minutes' => 'long'], 'minutes'],
+    [['machine' => 'nowhere'], 'machine'],
+    [['done_on' => '2099-01-01'], 'done_on'],
+    [['exercise' => 'x'], 'exercise'],
+]);

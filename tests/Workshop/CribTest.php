@@ -18,14 +18,25 @@ it('fills a new crib with a standard set in one step', function (string $series,
     expect($tools)->toHaveCount($count)->and($tools[0]['designation'])->toBe($first)->and(end($tools)['designation'])->toBe($last);
     // The same set again brings nothing new in.
     $this->postJson("/api/workshop/cribs/$slug/sets", ['series' => $series])->assertOk()->assertJsonCount($count, 'tools');
-})->with([['metric_half', 25, '1', '13'], ['metric_tenth', 121, '1', '13'], ['sixty_fourths', 29, '1/16', '1/2'], ['number', 80, '#80', '#1'], ['letter', 26, 'A', 'Z']]);
+})->with([
+    ['metric_half', 25, '1', '13'],
+    ['metric_tenth', 121, '1', '13'],
+    ['sixty_fourths', 29, '1/16', '1/2'],
+    ['number', 80, '#80', '#1'],
+    ['letter', 26, 'A', 'Z'],
+]);
 
 it('takes tools as they are said, and calls them by their proper names', function (array $tool, array $expected): void {
     $tools = put_in($this, $tool)->assertOk()->json('tools');
-    expect(array_values(array_filter($tools, static fn (array $each): bool => $each['designation'] === $expected['designation']))[0])->toMatchArray($expected);
+    expect(
+        array_values(array_filter($tools, static fn (array $each): bool => $each['designation'] === $expected['designation']))[0],
+    )->toMatchArray($expected);
 })->with([
     [['kind' => 'drill', 'size' => '#7'], ['designation' => '#7', 'diameter_mm' => 5.1054]],
-    [['kind' => 'drill', 'size' => '3/8', 'taper' => 1, 'flute_length' => '100'], ['designation' => '3/8', 'diameter_mm' => 9.525, 'taper' => 1, 'flute_length_mm' => 100]],
+    [
+        ['kind' => 'drill', 'size' => '3/8', 'taper' => 1, 'flute_length' => '100'],
+        ['designation' => '3/8', 'diameter_mm' => 9.525, 'taper' => 1, 'flute_length_mm' => 100],
+    ],
     [['kind' => 'tap', 'size' => 'm10', 'type' => 'spiral_point'], ['designation' => 'M10x1.5 spiral point', 'diameter_mm' => 10]],
     [['kind' => 'reamer', 'size' => '5/16', 'method' => 'hand'], ['designation' => '5/16 hand', 'diameter_mm' => 7.9375]],
     [['kind' => 'centre_drill', 'size' => '2.5'], ['designation' => '2.5', 'diameter_mm' => 6.3]],
@@ -37,13 +48,21 @@ it('takes tools as they are said, and calls them by their proper names', functio
 it('puts a fault of a tool beside its field', function (array $tool, string $field): void {
     put_in($this, $tool)->assertUnprocessable()->assertJsonValidationErrors($field);
 })->with([
-    [['kind' => 'drill', 'size' => 'big'], 'size'], [['kind' => 'tap', 'size' => 'M6'], 'type'], [['kind' => 'tap', 'size' => 'M99', 'type' => 'taper'], 'size'], [['kind' => 'centre_drill', 'size' => '7'], 'size'],
-    [['kind' => 'step_drill', 'size' => '4 to 20'], 'size'], [['kind' => 'spoon', 'size' => '4'], 'kind'], [['kind' => 'drill', 'size' => '4', 'taper' => 9], 'taper'],
+    [['kind' => 'drill', 'size' => 'big'], 'size'],
+    [['kind' => 'tap', 'size' => 'M6'], 'type'],
+    [['kind' => 'tap', 'size' => 'M99', 'type' => 'taper'], 'size'],
+    [['kind' => 'centre_drill', 'size' => '7'], 'size'],
+    [['kind' => 'step_drill', 'size' => '4 to 20'], 'size'],
+    [['kind' => 'spoon', 'size' => '4'], 'kind'],
+    [['kind' => 'drill', 'size' => '4', 'taper' => 9], 'taper'],
 ]);
 
 it('plans without what is dull or lost', function (): void {
     $nine = Crib::query()->where('slug', 'metric-half')->firstOrFail()->tools()->where('designation', '9')->firstOrFail();
-    $want = ['machine' => 'bench-drill', 'material' => 'mild_steel', 'thickness' => '8', 'purpose' => 'plain', 'size' => '9', 'through' => true];
+    $want = [
+        'machine' => 'bench-drill', 'material' => 'mild_steel', 'thickness' => '8', 'purpose' => 'plain', 'size' => '9',
+        'through' => true,
+    ];
     $this->postJson('/api/planning/hole', $want)->assertJson(['plan' => ['ready' => true]]);
     $this->patchJson("/api/workshop/tools/{$nine->id}", ['condition' => 'dull'])->assertOk();
     $this->postJson('/api/planning/hole', $want)->assertJson(['plan' => ['ready' => false]]);

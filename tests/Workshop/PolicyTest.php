@@ -10,9 +10,19 @@ it('says what can be set, what is set, and what was changed by whom and why', fu
     $lead = $this->person(Role::Lead);
     $this->actingAs($lead);
     $policy = $this->getJson('/api/workshop/policy')->assertOk()->json();
-    expect(array_column($policy['catalogue'], 'key'))->toBe(array_keys(PolicySettings::all()))->and($policy['settings']['pilot_school'])->toBe('web');
-    $this->putJson('/api/workshop/policy', ['settings' => [...$policy['settings'], 'pilot_school' => 'stepped'], 'note' => 'Fewer snatched drills in the evening group'])->assertOk()
-        ->assertJson(['settings' => ['pilot_school' => 'stepped'], 'changes' => [['by' => $lead->name, 'note' => 'Fewer snatched drills in the evening group']]]);
+    expect(array_column($policy['catalogue'], 'key'))
+        ->toBe(array_keys(PolicySettings::all()))
+        ->and($policy['settings']['pilot_school'])
+        ->toBe('web');
+    $this->putJson(
+        '/api/workshop/policy',
+        ['settings' => [...$policy['settings'], 'pilot_school' => 'stepped'], 'note' => 'Fewer snatched drills in the evening group'],
+    )
+        ->assertOk()
+        ->assertJson([
+            'settings' => ['pilot_school' => 'stepped'],
+            'changes' => [['by' => $lead->name, 'note' => 'Fewer snatched drills in the evening group']],
+        ]);
     expect(Policy::query()->count())->toBe(2)->and(Policy::inForce()->pilotSchool->value)->toBe('stepped');
 });
 
@@ -26,15 +36,25 @@ it('is one change however often it is sent', function (): void {
 
 it('names every setting that is at fault, and changes nothing', function (): void {
     $this->actingAs($this->person(Role::Lead));
-    $this->putJson('/api/workshop/policy', ['settings' => ['pilot_school' => 'guess', 'web_ratio' => 3, 'colour' => 'blue'], 'note' => 'A try at it'])->assertUnprocessable()->assertJsonValidationErrors(['pilot_school', 'web_ratio', 'colour']);
-    $this->putJson('/api/workshop/policy', ['settings' => ['pilot_school' => 'web'], 'note' => ''])->assertUnprocessable()->assertJsonValidationErrors('note');
+    $this->putJson(
+        '/api/workshop/policy',
+        ['settings' => ['pilot_school' => 'guess', 'web_ratio' => 3, 'colour' => 'blue'], 'note' => 'A try at it'],
+    )
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors(['pilot_school', 'web_ratio', 'colour']);
+    $this->putJson('/api/workshop/policy', ['settings' => ['pilot_school' => 'web'], 'note' => ''])
+        ->assertUnprocessable()
+        ->assertJsonValidationErrors('note');
     expect(Policy::query()->count())->toBe(1);
 });
 
 it('takes a length as it is written in the shop, in the writer\'s units', function (): void {
     $lead = $this->person(Role::Lead, ['units' => 'in']);
     $this->actingAs($lead);
-    $set = fn (string $text) => $this->putJson('/api/workshop/policy', ['settings' => ['breakthrough_mm' => $text], 'note' => 'As we write it']);
+    $set = fn (string $text) => $this->putJson(
+        '/api/workshop/policy',
+        ['settings' => ['breakthrough_mm' => $text], 'note' => 'As we write it'],
+    );
     foreach (['1/16' => 1.5875, '40 thou' => 1.016, '0.25' => 6.35, '2 mm' => 2.0, '0' => 0.0] as $text => $mm) {
         $set((string) $text)->assertOk();
         expect(Policy::settingsInForce()['breakthrough_mm'])->toEqual($mm);

@@ -35,14 +35,27 @@ it('asks the database no more often for a large shop than for a small one', func
     'machines' => ['/api/workshop/machines', function (): void {
         $crib = Crib::query()->firstOrFail();
         foreach (range(1, 12) as $n) {
-            Machine::query()->create(['slug' => "extra-$n", 'name' => "Extra $n", 'kind' => 'bench_drill_press', 'speeds_rpm' => [500.0], 'in_service' => true])->cribs()->attach($crib->id);
+            Machine::query()
+                ->create([
+                    'slug' => "extra-$n",
+                    'name' => "Extra $n",
+                    'kind' => 'bench_drill_press',
+                    'speeds_rpm' => [500.0],
+                    'in_service' => true,
+                ])
+                ->cribs()
+                ->attach($crib->id);
         }
     }],
     'cribs' => ['/api/workshop/cribs', function (): void {
         foreach (range(1, 12) as $n) {
             $crib = Crib::query()->create(['slug' => "extra-$n", 'name' => "Extra $n"]);
             foreach (range(1, 20) as $size) {
-                $crib->tools()->create(['kind' => 'drill', 'designation' => (string) $size, 'diameter_mm' => $size, 'edge' => 'normal', 'condition' => 'good', 'details' => []]);
+                $crib->tools()
+                    ->create([
+                        'kind' => 'drill', 'designation' => (string) $size, 'diameter_mm' => $size, 'edge' => 'normal',
+                        'condition' => 'good', 'details' => [],
+                    ]);
             }
         }
     }],
@@ -54,7 +67,8 @@ it('asks the database no more often for a large shop than for a small one', func
     'plans' => ['/api/planning/plans', function (): void {
         foreach (range(1, 15) as $n) {
             $this->putJson('/api/planning/plans/'.fake_uuid(), ['name' => "Extra $n", 'kind' => 'hole', 'part' => 'foot-plate', 'request' => [
-                'machine' => 'bench-drill', 'material' => 'mild_steel', 'thickness' => '8', 'purpose' => 'plain', 'size' => (string) ($n / 2 + 2), 'through' => true,
+                'machine' => 'bench-drill', 'material' => 'mild_steel', 'thickness' => '8', 'purpose' => 'plain',
+                'size' => (string) ($n / 2 + 2), 'through' => true,
             ]])->assertCreated();
         }
     }],

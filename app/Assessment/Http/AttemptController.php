@@ -20,11 +20,17 @@ final class AttemptController
 {
     public function open(Request $request, OpenSheet $open, #[CurrentUser] User $user): JsonResponse
     {
-        $given = $request->validate(['id' => ['required', 'uuid'], 'sheet' => ['required', 'exists:assessment_sheets,code'], 'learner_id' => ['required', 'integer']]);
+        $given = $request->validate([
+            'id' => ['required', 'uuid'],
+            'sheet' => ['required', 'exists:assessment_sheets,code'],
+            'learner_id' => ['required', 'integer'],
+        ]);
         $learner = User::query()->where('role', Role::Learner)->findOrFail($request->integer('learner_id'));
         $attempt = $open(Sheet::current($given['sheet']), $learner, $user, $given['id']);
 
-        return (new AttemptResource($attempt->load(['sheet.part', 'sheet.machine', 'learner', 'assessor'])))->response()->setStatusCode(201);
+        return (new AttemptResource($attempt->load(['sheet.part', 'sheet.machine', 'learner', 'assessor'])))
+            ->response()
+            ->setStatusCode(201);
     }
 
     public function show(Attempt $attempt): AttemptResource
@@ -34,8 +40,13 @@ final class AttemptController
         return new AttemptResource($attempt->load(['sheet.part', 'sheet.machine', 'learner', 'assessor']));
     }
 
-    public function mark(Request $request, Attempt $attempt, string $criterion, MarkCriterion $mark, #[CurrentUser] User $user): AttemptResource
-    {
+    public function mark(
+        Request $request,
+        Attempt $attempt,
+        string $criterion,
+        MarkCriterion $mark,
+        #[CurrentUser] User $user,
+    ): AttemptResource {
         /** @var array{result?: string|int|null, value?: string|null, dx?: string|null, dy?: string|null, units?: 'mm'|'in'|null} $given */
         $given = $request->validate([
             'result' => ['nullable', 'in:met,prompted,not_met,not_seen'],

@@ -14,8 +14,13 @@ use Illuminate\Http\Request;
 final class AcknowledgementController
 {
     /** Only the learner can put their own name to it. */
-    public function store(Request $request, User $learner, Permit $permit, AcknowledgeStatement $acknowledge, #[CurrentUser] User $user): JsonResponse
-    {
+    public function store(
+        Request $request,
+        User $learner,
+        Permit $permit,
+        AcknowledgeStatement $acknowledge,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         abort_unless($user->is($learner), 403, 'Only the learner can acknowledge the statement.');
         $given = $request->validate(['id' => ['required', 'uuid'], 'statement_version' => ['required', 'integer']]);
 

@@ -23,7 +23,11 @@ final class AttemptResource extends JsonResource
     {
         return [
             'id' => $this->id,
-            'check' => ['code' => $this->check->code, 'title' => $this->check->title, 'pass_mark_percent' => $this->check->pass_mark_percent],
+            'check' => [
+                'code' => $this->check->code,
+                'title' => $this->check->title,
+                'pass_mark_percent' => $this->check->pass_mark_percent,
+            ],
             'learner_id' => $this->learner_id,
             'seed' => $this->seed,
             'questions' => array_map(static fn (DrawnQuestion $question): array => $question->forLearner(), $this->paper()->questions),

@@ -24,8 +24,13 @@ final class LessonController
         return new LessonResource($lesson, $user->learns() ? $open($user, $lesson) : null);
     }
 
-    public function answer(Request $request, Progress $progress, string $step, AnswerStep $answer, #[CurrentUser] User $user): LessonResource
-    {
+    public function answer(
+        Request $request,
+        Progress $progress,
+        string $step,
+        AnswerStep $answer,
+        #[CurrentUser] User $user,
+    ): LessonResource {
         abort_unless($progress->learner_id === $user->id, 403, 'Only the learner works through their own lesson.');
         /** @var array{value?: string|null, units?: 'mm'|'in'|null} $given */
         $given = $request->validate(['value' => ['nullable', 'string', 'max:40'], 'units' => ['nullable', 'in:mm,in']]);

@@ -61,7 +61,10 @@ final class LessonResource extends JsonResource
         }
 
         return $hole === null ? ['figures' => (object) [], 'drawing' => null, 'fault' => null] : [
-            'figures' => (object) array_map(static fn (Figure $figure): array => $figure->toArray(), LessonFigures::of($hole, $this->progress)),
+            'figures' => (object) array_map(
+                static fn (Figure $figure): array => $figure->toArray(),
+                LessonFigures::of($hole, $this->progress),
+            ),
             'drawing' => SectionDrawing::of($hole->plan, $hole->thickness->inMm(), true)?->toArray(),
             'fault' => null,
         ];
@@ -72,7 +75,15 @@ final class LessonResource extends JsonResource
     {
         $part = $this->lesson->part;
 
-        return $part === null ? null : ['name' => $part->name, 'stock' => $part->stock, 'thickness_mm' => $part->thickness_mm, 'holes' => $part->holes, 'hole' => $this->lesson->hole];
+        return $part === null
+            ? null
+            : [
+                'name' => $part->name,
+                'stock' => $part->stock,
+                'thickness_mm' => $part->thickness_mm,
+                'holes' => $part->holes,
+                'hole' => $this->lesson->hole,
+            ];
     }
 
     /** @return array<string, mixed>|null */
@@ -103,7 +114,9 @@ final class LessonResource extends JsonResource
 
         return [
             ...$step,
-            'choice' => $step['choice'] === null ? null : array_map(static fn (array $option): array => ['id' => $option['id'], 'text' => $option['text']], $step['choice']),
+            'choice' => $step['choice'] === null
+                ? null
+                : array_map(static fn (array $option): array => ['id' => $option['id'], 'text' => $option['text']], $step['choice']),
             'done' => $this->progress?->isDone($step['key']) ?? false,
             'answer' => $answer === null ? null : [...$answer, 'said' => $chosen['answer'] ?? null],
             'waiting_since' => $hold instanceof HoldPoint && $hold->opened_at === null ? $hold->asked_at->toIso8601ZuluString() : null,

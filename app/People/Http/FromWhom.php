@@ -42,6 +42,9 @@ final class FromWhom
     /** Something that writes in a person's session; signing in says who one is, and a device has no session. */
     private static function isCommand(Request $request): bool
     {
-        return $request->is('api/*') && ! $request->isMethodSafe() && ! $request->is('api/people/session') && $request->bearerToken() === null;
+        return $request->is('api/*')
+            && ! $request->isMethodSafe()
+            && ! $request->is('api/people/session')
+            && $request->bearerToken() === null;
     }
 }

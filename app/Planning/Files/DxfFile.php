@@ -14,13 +14,18 @@ use MillStep\Core\Planning\Drawing\Text;
 final class DxfFile
 {
     /** Layer colours by number: white, red, green … */
-    private const LAYERS = ['OUTLINE' => 7, 'HOLE' => 7, 'THIN' => 8, 'CENTRE' => 3, 'HIDDEN' => 8, 'THREAD' => 8, 'TOOL' => 5, 'FAULT' => 1, 'DIMENSION' => 8, 'TEXT' => 7];
+    private const LAYERS = [
+        'OUTLINE' => 7, 'HOLE' => 7, 'THIN' => 8, 'CENTRE' => 3, 'HIDDEN' => 8, 'THREAD' => 8, 'TOOL' => 5,
+        'FAULT' => 1, 'DIMENSION' => 8, 'TEXT' => 7,
+    ];
 
     /** @param  'mm'|'in'  $units  of the dimensions' words */
     public static function of(Drawing $drawing, string $units): string
     {
         $lines = [
-            '0', 'SECTION', '2', 'HEADER', '9', '$ACADVER', '1', 'AC1009', '9', '$EXTMIN', '10', self::n($drawing->minX), '20', self::n($drawing->minY), '9', '$EXTMAX', '10', self::n($drawing->maxX), '20', self::n($drawing->maxY), '0', 'ENDSEC',
+            '0', 'SECTION', '2', 'HEADER', '9', '$ACADVER', '1', 'AC1009', '9', '$EXTMIN', '10',
+            self::n($drawing->minX), '20', self::n($drawing->minY), '9', '$EXTMAX', '10', self::n($drawing->maxX), '20',
+            self::n($drawing->maxY), '0', 'ENDSEC',
             '0', 'SECTION', '2', 'TABLES', '0', 'TABLE', '2', 'LAYER', '70', (string) count(self::LAYERS),
         ];
         foreach (self::LAYERS as $layer => $colour) {
@@ -30,7 +35,18 @@ final class DxfFile
         foreach ($drawing->shapes as $shape) {
             array_push($lines, ...match (true) {
                 $shape instanceof Path => self::path($shape),
-                $shape instanceof Circle => ['0', 'CIRCLE', '8', $shape->style === Style::Outline ? 'HOLE' : self::layer($shape->style), '10', self::n($shape->x), '20', self::n($shape->y), '40', self::n($shape->radius)],
+                $shape instanceof Circle => [
+                    '0',
+                    'CIRCLE',
+                    '8',
+                    $shape->style === Style::Outline ? 'HOLE' : self::layer($shape->style),
+                    '10',
+                    self::n($shape->x),
+                    '20',
+                    self::n($shape->y),
+                    '40',
+                    self::n($shape->radius),
+                ],
                 default => self::text($shape, $drawing->textMm, $units),
             });
         }
@@ -45,7 +61,21 @@ final class DxfFile
         $points = $path->closed ? [...$path->points, $path->points[0]] : $path->points;
         $lines = [];
         for ($i = 1; $i < count($points); $i++) {
-            array_push($lines, '0', 'LINE', '8', self::layer($path->style), '10', self::n($points[$i - 1][0]), '20', self::n($points[$i - 1][1]), '11', self::n($points[$i][0]), '21', self::n($points[$i][1]));
+            array_push(
+                $lines,
+                '0',
+                'LINE',
+                '8',
+                self::layer($path->style),
+                '10',
+                self::n($points[$i - 1][0]),
+                '20',
+                self::n($points[$i - 1][1]),
+                '11',
+                self::n($points[$i][0]),
+                '21',
+                self::n($points[$i][1]),
+            );
         }
 
         return $lines;

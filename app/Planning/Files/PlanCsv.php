@@ -36,12 +36,21 @@ final class PlanCsv
     /** @return list<list<string>> */
     private static function layout(LayoutResult $layout): array
     {
-        $setting = static fn (LayoutSetting $set): array => [self::mm($set->value), self::mm($set->error), implode(' + ', array_map(self::mm(...), $set->pieces))];
+        $setting = static fn (LayoutSetting $set): array => [
+            self::mm($set->value),
+            self::mm($set->error),
+            implode(' + ', array_map(self::mm(...), $set->pieces)),
+        ];
 
         return [
-            ['hole', 'x_mm', 'y_mm', 'datum_x_mm', 'datum_y_mm', 'edge_mm', 'edge_ok', 'set_x_mm', 'error_x_mm', 'stack_x', 'set_y_mm', 'error_y_mm', 'stack_y'],
+            [
+                'hole', 'x_mm', 'y_mm', 'datum_x_mm', 'datum_y_mm', 'edge_mm', 'edge_ok', 'set_x_mm', 'error_x_mm',
+                'stack_x', 'set_y_mm', 'error_y_mm', 'stack_y',
+            ],
             ...array_map(static fn (LayoutHole $hole): array => [
-                $hole->name, self::mm($hole->x), self::mm($hole->y), self::mm($hole->datumX), self::mm($hole->datumY), self::mm($hole->edge), $hole->edgeOk ? 'yes' : 'no', ...$setting($hole->xSetting), ...$setting($hole->ySetting),
+                $hole->name, self::mm($hole->x), self::mm($hole->y), self::mm($hole->datumX), self::mm($hole->datumY),
+                self::mm($hole->edge), $hole->edgeOk ? 'yes' : 'no', ...$setting($hole->xSetting),
+                ...$setting($hole->ySetting),
             ], $layout->holes),
         ];
     }
@@ -53,10 +62,16 @@ final class PlanCsv
     private static function sequence(array $steps): array
     {
         return [
-            ['step', 'kind', 'tool', 'diameter_mm', 'rpm', 'setting', 'feed_mm_rev', 'total_depth_mm', 'scale', 'dial', 'times', 'lubricant', 'time_s', 'why', 'cautions'],
+            [
+                'step', 'kind', 'tool', 'diameter_mm', 'rpm', 'setting', 'feed_mm_rev', 'total_depth_mm', 'scale',
+                'dial', 'times', 'lubricant', 'time_s', 'why', 'cautions',
+            ],
             ...array_map(static fn (PlanStep $step, int $index): array => [
-                (string) ($index + 1), $step->kind, $step->tool, self::mm($step->diameter), self::number($step->rpm, 0), $step->setting ?? '', self::number($step->feedMmRev, 3), self::mm($step->totalDepth), $step->scale ?? '', $step->dial ?? '',
-                (string) ($step->repeat ?? ''), $step->lubricant ?? '', self::number($step->timeS, 0), $step->why, implode(' ', $step->cautions),
+                (string) ($index + 1), $step->kind, $step->tool, self::mm($step->diameter), self::number($step->rpm, 0),
+                $step->setting ?? '', self::number($step->feedMmRev, 3), self::mm($step->totalDepth),
+                $step->scale ?? '', $step->dial ?? '',
+                (string) ($step->repeat ?? ''), $step->lubricant ?? '', self::number($step->timeS, 0), $step->why,
+                implode(' ', $step->cautions),
             ], $steps, array_keys($steps)),
         ];
     }

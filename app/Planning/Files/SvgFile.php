@@ -25,11 +25,23 @@ final class SvgFile
         $height = $drawing->maxY - $drawing->minY;
         $shapes = array_map(static fn (Path|Circle|Text $shape): string => match (true) {
             $shape instanceof Path => self::path($shape),
-            $shape instanceof Circle => sprintf('<circle cx="%s" cy="%s" r="%s" %s/>', self::n($shape->x), self::n(-$shape->y), self::n($shape->radius), self::stroke($shape->style)),
+            $shape instanceof Circle => sprintf(
+                '<circle cx="%s" cy="%s" r="%s" %s/>',
+                self::n($shape->x),
+                self::n(-$shape->y),
+                self::n($shape->radius),
+                self::stroke($shape->style),
+            ),
             default => self::text($shape, $drawing->textMm, $units),
         }, $drawing->shapes);
 
-        return sprintf('<?xml version="1.0" encoding="UTF-8"?>'."\n".'<svg xmlns="http://www.w3.org/2000/svg" width="%1$smm" height="%2$smm" viewBox="%3$s %4$s %1$s %2$s" fill="none" stroke="#000">'."\n", self::n($width), self::n($height), self::n($drawing->minX), self::n(-$drawing->maxY))
+        return sprintf(
+            '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<svg xmlns="http://www.w3.org/2000/svg" width="%1$smm" height="%2$smm" viewBox="%3$s %4$s %1$s %2$s" fill="none" stroke="#000">'."\n",
+            self::n($width),
+            self::n($height),
+            self::n($drawing->minX),
+            self::n(-$drawing->maxY),
+        )
             .'<defs><pattern id="hatch" width="2" height="2" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" y1="0" x2="0" y2="2" stroke="#000" stroke-width="0.18"/></pattern></defs>'."\n"
             .implode("\n", $shapes)."\n</svg>\n";
     }
@@ -47,15 +59,25 @@ final class SvgFile
     {
         $turn = $text->upright ? sprintf(' transform="rotate(-90 %s %s)"', self::n($text->x), self::n(-$text->y)) : '';
 
-        return sprintf('<text x="%s" y="%s" font-family="monospace" font-size="%s" text-anchor="%s" fill="#000" stroke="none"%s>%s</text>', self::n($text->x), self::n(-$text->y), self::n($height), $text->anchor, $turn,
-            htmlspecialchars(DrawingFile::words($text, $units), ENT_XML1 | ENT_QUOTES));
+        return sprintf(
+            '<text x="%s" y="%s" font-family="monospace" font-size="%s" text-anchor="%s" fill="#000" stroke="none"%s>%s</text>',
+            self::n($text->x),
+            self::n(-$text->y),
+            self::n($height),
+            $text->anchor,
+            $turn,
+            htmlspecialchars(DrawingFile::words($text, $units), ENT_XML1 | ENT_QUOTES),
+        );
     }
 
     private static function stroke(Style $style): string
     {
         $dashes = self::DASHES[$style->value] ?? null;
 
-        return sprintf('stroke-width="%s"', self::n(self::WIDTHS[$style->value] ?? 0.18)).($dashes === null ? '' : " stroke-dasharray=\"$dashes\"");
+        return sprintf(
+            'stroke-width="%s"',
+            self::n(self::WIDTHS[$style->value] ?? 0.18),
+        ).($dashes === null ? '' : " stroke-dasharray=\"$dashes\"");
     }
 
     private static function n(float $value): string

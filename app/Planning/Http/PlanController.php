@@ -23,7 +23,14 @@ final class PlanController
 
     public function index(#[CurrentUser] User $user): JsonResponse
     {
-        return new JsonResponse(Plan::visibleTo($user)->with(self::WITH)->orderBy('name')->get()->map(static fn (Plan $plan): array => PlanResource::entry($plan, $user))->all());
+        return new JsonResponse(
+            Plan::visibleTo($user)
+                ->with(self::WITH)
+                ->orderBy('name')
+                ->get()
+                ->map(static fn (Plan $plan): array => PlanResource::entry($plan, $user))
+                ->all(),
+        );
     }
 
     public function show(string $plan, #[CurrentUser] User $user): PlanResource
@@ -76,9 +83,25 @@ final class PlanController
     public function choices(): JsonResponse
     {
         return new JsonResponse([
-            'lessons' => Lesson::query()->orderBy('code')->get()->unique('code')->map(static fn (Lesson $lesson): array => ['code' => $lesson->code, 'title' => $lesson->title])->values()->all(),
-            'sheets' => Sheet::query()->orderBy('code')->get()->unique('code')->map(static fn (Sheet $sheet): array => ['code' => $sheet->code, 'title' => $sheet->title])->values()->all(),
-            'parts' => Part::query()->orderBy('id')->get()->map(static fn (Part $part): array => ['slug' => $part->slug, 'name' => $part->name, 'stock' => $part->stock])->all(),
+            'lessons' => Lesson::query()
+                ->orderBy('code')
+                ->get()
+                ->unique('code')
+                ->map(static fn (Lesson $lesson): array => ['code' => $lesson->code, 'title' => $lesson->title])
+                ->values()
+                ->all(),
+            'sheets' => Sheet::query()
+                ->orderBy('code')
+                ->get()
+                ->unique('code')
+                ->map(static fn (Sheet $sheet): array => ['code' => $sheet->code, 'title' => $sheet->title])
+                ->values()
+                ->all(),
+            'parts' => Part::query()
+                ->orderBy('id')
+                ->get()
+                ->map(static fn (Part $part): array => ['slug' => $part->slug, 'name' => $part->name, 'stock' => $part->stock])
+                ->all(),
         ]);
     }
 

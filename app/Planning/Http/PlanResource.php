@@ -38,7 +38,9 @@ final class PlanResource extends JsonResource
             'sheets' => $this->codes('sheet'),
             'answer' => $now?->toArray(),
             'fault' => $fault,
-            'since' => isset($answer['plan'], $this->plan->answer['plan']) ? PlanChanges::between($this->plan->answer['plan'], $answer['plan'])->toArray() : null,
+            'since' => isset($answer['plan'], $this->plan->answer['plan'])
+                ? PlanChanges::between($this->plan->answer['plan'], $answer['plan'])->toArray()
+                : null,
         ];
     }
 
@@ -72,6 +74,11 @@ final class PlanResource extends JsonResource
     /** @return list<string> */
     private function codes(string $to): array
     {
-        return array_values($this->plan->attachments->filter(static fn (Attachment $attachment): bool => $attachment->to === $to)->map(static fn (Attachment $attachment): string => $attachment->code)->sort()->all());
+        return array_values(
+            $this->plan->attachments->filter(static fn (Attachment $attachment): bool => $attachment->to === $to)
+                ->map(static fn (Attachment $attachment): string => $attachment->code)
+                ->sort()
+                ->all(),
+        );
     }
 }

@@ -29,14 +29,23 @@ final class PlannerController
         $planned = self::planned($request, $kind, $user);
         $questions = $planned->questions() ?? abort(404);
 
-        return new JsonResponse(['heading' => $planned->heading, 'questions' => $questions->all(), 'operations' => $questions->shown(), 'missing' => $planned->toArray()['plan']['missing']]);
+        return new JsonResponse([
+            'heading' => $planned->heading,
+            'questions' => $questions->all(),
+            'operations' => $questions->shown(),
+            'missing' => $planned->toArray()['plan']['missing'],
+        ]);
     }
 
     /** Judges one answer; shows the working when it is right, or when the learner gives it up. */
     public function answer(Request $request, PlanKind $kind, #[CurrentUser] User $user): JsonResponse
     {
         /** @var array{key: string, answer?: string|null, give_up?: bool} $given */
-        $given = $request->validate(['key' => ['required', 'string', 'max:40'], 'answer' => ['nullable', 'string', 'max:40'], 'give_up' => ['boolean']]);
+        $given = $request->validate([
+            'key' => ['required', 'string', 'max:40'],
+            'answer' => ['nullable', 'string', 'max:40'],
+            'give_up' => ['boolean'],
+        ]);
         $questions = self::planned($request, $kind, $user)->questions() ?? abort(404);
         $givesUp = $given['give_up'] ?? false;
         $right = ! $givesUp && $questions->judge($given['key'], $given['answer'] ?? '', $user->units);
@@ -56,7 +65,11 @@ final class PlannerController
             default => [DxfFile::of($drawing, $user->units), 'application/dxf'],
         };
 
-        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"{$kind->value}.$format\""]);
+        return new Response(
+            $content,
+            200,
+            ['Content-Type' => $type, 'Content-Disposition' => "attachment; filename=\"{$kind->value}.$format\""],
+        );
     }
 
     private static function planned(Request $request, PlanKind $kind, User $user): Planned

@@ -33,7 +33,11 @@ final class PolicyPreviewController
 
         return new JsonResponse([
             'of' => count($changes),
-            'affected' => array_values($plans->filter(static fn (Plan $plan): bool => isset($affected[$plan->id]))->map(static fn (Plan $plan): array => ['id' => $plan->id, 'name' => $plan->name, 'kind' => $plan->kind->value])->all()),
+            'affected' => array_values(
+                $plans->filter(static fn (Plan $plan): bool => isset($affected[$plan->id]))
+                    ->map(static fn (Plan $plan): array => ['id' => $plan->id, 'name' => $plan->name, 'kind' => $plan->kind->value])
+                    ->all(),
+            ),
             'shown' => $affected === [] ? null : $shown,
             'changes' => $affected[$shown] ?? null,
         ]);

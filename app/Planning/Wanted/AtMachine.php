@@ -39,13 +39,19 @@ final readonly class AtMachine
     public static function of(array $request): self
     {
         $machine = Machine::query()->with('cribs.tools')->where('slug', $request['machine'])->firstOrFail();
-        $chosen = ($request['cribs'] ?? []) === [] ? $machine->cribs : Crib::query()->with('tools')->whereIn('slug', $request['cribs'])->orderBy('id')->get();
+        $chosen = ($request['cribs'] ?? []) === []
+            ? $machine->cribs
+            : Crib::query()->with('tools')->whereIn('slug', $request['cribs'])->orderBy('id')->get();
         $tools = ToolsAtHand::of($chosen);
         if ($machine->speeds() === null) {
-            throw ValidationException::withMessages(['machine' => "{$machine->name} has no spindle speeds on record, so nothing can be planned for it. Add them in the workshop, or choose another machine."]);
+            throw ValidationException::withMessages([
+                'machine' => "{$machine->name} has no spindle speeds on record, so nothing can be planned for it. Add them in the workshop, or choose another machine.",
+            ]);
         }
         if (! $tools->hasDrills()) {
-            throw ValidationException::withMessages(['cribs' => 'There is no drill that is fit to use in what was chosen. Choose a crib with drills, or look after their condition in the workshop.']);
+            throw ValidationException::withMessages([
+                'cribs' => 'There is no drill that is fit to use in what was chosen. Choose a crib with drills, or look after their condition in the workshop.',
+            ]);
         }
 
         return new self($machine, $tools, $chosen->pluck('name')->implode(', '), (string) $request['material']);
@@ -68,14 +74,21 @@ final readonly class AtMachine
     /** @return array<string, string> */
     public function heading(): array
     {
-        return ['machine' => $this->machine->name, 'cribs' => $this->cribNames, 'material' => MaterialRow::everything()[$this->material]->name ?? $this->material];
+        return [
+            'machine' => $this->machine->name,
+            'cribs' => $this->cribNames,
+            'material' => MaterialRow::everything()[$this->material]->name ?? $this->material,
+        ];
     }
 
     /** @return array<string, list<mixed>> of a hole, each key led by what it belongs to */
     public static function holeRules(string $prefix = '', bool $optional = false): array
     {
         return [
-            "{$prefix}purpose" => [$optional ? 'nullable' : 'required', 'in:'.implode(',', HoleRequest::PURPOSES).($optional ? ',none' : '')],
+            "{$prefix}purpose" => [
+                $optional ? 'nullable' : 'required',
+                'in:'.implode(',', HoleRequest::PURPOSES).($optional ? ',none' : ''),
+            ],
             "{$prefix}size" => [$optional ? 'nullable' : 'required', 'string', 'max:20'],
             "{$prefix}fit" => ['nullable', 'string', 'max:5'],
             "{$prefix}reamer" => ['nullable', 'in:hand,machine'],
@@ -105,6 +118,11 @@ final readonly class AtMachine
 
         $reamer = $purpose === 'reamed' ? $typed->text("{$prefix}reamer") : '';
 
-        return ['purpose' => $purpose, 'diameter_mm' => $diameter, ...($fit === '' ? [] : ['fit' => $fit]), ...($reamer === '' ? [] : ['reamer' => $reamer])];
+        return [
+            'purpose' => $purpose,
+            'diameter_mm' => $diameter,
+            ...($fit === '' ? [] : ['fit' => $fit]),
+            ...($reamer === '' ? [] : ['reamer' => $reamer]),
+        ];
     }
 }

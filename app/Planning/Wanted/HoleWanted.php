@@ -48,7 +48,10 @@ final readonly class HoleWanted implements Wanted
     {
         $at = AtMachine::of($this->request);
         $through = (bool) $this->request['through'];
-        $lengths = array_filter(['lever_mm' => 'lever', 'work_diameter_mm' => 'work_diameter', 'overhang_mm' => 'overhang'], fn (string $field): bool => $this->typed->text($field) !== '');
+        $lengths = array_filter(
+            ['lever_mm' => 'lever', 'work_diameter_mm' => 'work_diameter', 'overhang_mm' => 'overhang'],
+            fn (string $field): bool => $this->typed->text($field) !== '',
+        );
         $wanted = HolePlan::fromFields(Fields::of([
             ...$at->forCore($policy),
             'thickness_mm' => $this->typed->length('thickness'),
@@ -59,10 +62,19 @@ final readonly class HoleWanted implements Wanted
                 ...($this->typed->text('position_tolerance') === '' ? [] : ['position_tolerance_mm' => $this->typed->length('position_tolerance')]),
             ],
             ...array_map($this->typed->length(...), $lengths),
-            ...array_filter(array_intersect_key($this->request, ['holding' => 0, 'support' => 0]), static fn (mixed $value): bool => is_string($value) && $value !== ''),
+            ...array_filter(
+                array_intersect_key($this->request, ['holding' => 0, 'support' => 0]),
+                static fn (mixed $value): bool => is_string($value) && $value !== '',
+            ),
         ]));
         $result = $wanted->compute();
 
-        return new Planned(PlanKind::Hole, $result, SectionDrawing::of($result, $wanted->thickness->inMm(), $through), [...$at->heading(), 'what' => $wanted->hole->words()], $wanted->machine);
+        return new Planned(
+            PlanKind::Hole,
+            $result,
+            SectionDrawing::of($result, $wanted->thickness->inMm(), $through),
+            [...$at->heading(), 'what' => $wanted->hole->words()],
+            $wanted->machine,
+        );
     }
 }

@@ -20,7 +20,11 @@ use MillStep\Core\Planning\PlanResult;
 /** A batch of rings or bushes from one bar, or one piece at its end; and bars for a whole class. */
 final readonly class LatheWanted implements Wanted
 {
-    private const LENGTHS = ['blade_mm' => 'blade', 'cleanup_mm' => 'cleanup', 'facing_mm' => 'facing', 'jaw_clearance_mm' => 'jaw_clearance', 'max_cut_mm' => 'max_cut', 'finish_cut_mm' => 'finish_cut', 'overhang_mm' => 'overhang'];
+    private const LENGTHS = [
+        'blade_mm' => 'blade', 'cleanup_mm' => 'cleanup', 'facing_mm' => 'facing',
+        'jaw_clearance_mm' => 'jaw_clearance', 'max_cut_mm' => 'max_cut', 'finish_cut_mm' => 'finish_cut',
+        'overhang_mm' => 'overhang',
+    ];
 
     /** @param  array<string, mixed>  $request */
     private function __construct(private array $request, private Typed $typed)
@@ -74,7 +78,14 @@ final readonly class LatheWanted implements Wanted
         ]));
         $result = $wanted->compute();
 
-        return new Planned(PlanKind::Lathe, $result, BatchDrawing::of($wanted, $result), [...$at->heading(), 'what' => $this->words($wanted)], $wanted->machine, ['bars' => $this->bars($result)?->toArray()]);
+        return new Planned(
+            PlanKind::Lathe,
+            $result,
+            BatchDrawing::of($wanted, $result),
+            [...$at->heading(), 'what' => $this->words($wanted)],
+            $wanted->machine,
+            ['bars' => $this->bars($result)?->toArray()],
+        );
     }
 
     /** @return array<string, mixed> */
@@ -82,7 +93,11 @@ final readonly class LatheWanted implements Wanted
     {
         $through = (bool) ($this->request['bore_through'] ?? true);
 
-        return [...AtMachine::hole($this->request, $this->typed, 'bore_'), 'through' => $through, ...($through ? [] : ['depth_mm' => $this->typed->length('bore_depth')])];
+        return [
+            ...AtMachine::hole($this->request, $this->typed, 'bore_'),
+            'through' => $through,
+            ...($through ? [] : ['depth_mm' => $this->typed->length('bore_depth')]),
+        ];
     }
 
     private function bars(PlanResult $result): ?ClassBars
@@ -93,7 +108,12 @@ final readonly class LatheWanted implements Wanted
             return null;
         }
 
-        return ClassBars::of(Length::mm($blank), $learners, Length::mm($this->typed->lengthOrNull('kerf') ?? 2.0), Bar::inStock((string) $this->request['material'], $this->typed->length('bar')));
+        return ClassBars::of(
+            Length::mm($blank),
+            $learners,
+            Length::mm($this->typed->lengthOrNull('kerf') ?? 2.0),
+            Bar::inStock((string) $this->request['material'], $this->typed->length('bar')),
+        );
     }
 
     private function words(LathePlan $wanted): string

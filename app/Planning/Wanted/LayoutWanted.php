@@ -73,7 +73,13 @@ final readonly class LayoutWanted implements Wanted
         $result = $wanted->compute();
 
         return new Planned(PlanKind::Layout, $result, LayoutDrawing::of($wanted, $result), [
-            'what' => sprintf('%d holes ⌀%.6g on %.6g × %.6g mm', $result->count, $wanted->hole->inMm(), $wanted->length->inMm(), $wanted->width->inMm()),
+            'what' => sprintf(
+                '%d holes ⌀%.6g on %.6g × %.6g mm',
+                $result->count,
+                $wanted->hole->inMm(),
+                $wanted->length->inMm(),
+                $wanted->width->inMm(),
+            ),
         ]);
     }
 
@@ -85,17 +91,27 @@ final readonly class LayoutWanted implements Wanted
         return match ($pattern) {
             'line' => [
                 'mode' => $byPitch ? 'from_centre' : 'fit_count',
-                ...$this->lengths($byPitch ? ['pitch_mm' => 'pitch', 'offset_mm' => 'offset'] : ['end_inset_mm' => 'inset', 'offset_mm' => 'offset']),
+                ...$this->lengths(
+                    $byPitch ? ['pitch_mm' => 'pitch', 'offset_mm' => 'offset'] : ['end_inset_mm' => 'inset', 'offset_mm' => 'offset'],
+                ),
                 ...$this->counts($byPitch ? [] : ['count' => 'count']),
             ],
             'circle' => [
                 ...$this->lengths(['circle_mm' => 'circle']), ...$this->counts(['count' => 'count']),
-                ...array_map($this->typed->coordinate(...), array_filter(['centre_x_mm' => 'centre_x', 'centre_y_mm' => 'centre_y'], fn (string $field): bool => $this->typed->text($field) !== '')),
+                ...array_map(
+                    $this->typed->coordinate(...),
+                    array_filter(
+                        ['centre_x_mm' => 'centre_x', 'centre_y_mm' => 'centre_y'],
+                        fn (string $field): bool => $this->typed->text($field) !== '',
+                    ),
+                ),
                 'start_deg' => (float) ($this->request['start_deg'] ?? 0), 'middle' => (bool) ($this->request['middle'] ?? false),
             ],
             'rectangle' => [
                 'mode' => $byPitch ? 'from_centre' : 'fit_count',
-                ...$this->lengths($byPitch ? ['pitch_x_mm' => 'pitch', 'pitch_y_mm' => 'pitch_y'] : ['inset_x_mm' => 'inset', 'inset_y_mm' => 'inset_y']),
+                ...$this->lengths(
+                    $byPitch ? ['pitch_x_mm' => 'pitch', 'pitch_y_mm' => 'pitch_y'] : ['inset_x_mm' => 'inset', 'inset_y_mm' => 'inset_y'],
+                ),
                 ...$this->counts(['columns' => 'count', 'rows' => 'rows']), 'middle' => (bool) ($this->request['middle'] ?? false),
             ],
             default => $this->points(),
@@ -108,7 +124,10 @@ final readonly class LayoutWanted implements Wanted
      */
     private function lengths(array $fields): array
     {
-        return array_map($this->typed->length(...), array_filter($fields, fn (string $field): bool => $this->typed->text($field) !== '' || ! in_array($field, ['offset'], true)));
+        return array_map(
+            $this->typed->length(...),
+            array_filter($fields, fn (string $field): bool => $this->typed->text($field) !== '' || ! in_array($field, ['offset'], true)),
+        );
     }
 
     /**
@@ -117,7 +136,12 @@ final readonly class LayoutWanted implements Wanted
      */
     private function counts(array $fields): array
     {
-        return array_map(fn (string $field): int => $this->typed->text($field) === '' ? throw ValidationException::withMessages([$field => 'Say how many.']) : (int) $this->typed->text($field), $fields);
+        return array_map(
+            fn (string $field): int => $this->typed->text($field) === '' ? throw ValidationException::withMessages([
+                $field => 'Say how many.',
+            ]) : (int) $this->typed->text($field),
+            $fields,
+        );
     }
 
     /**
@@ -131,7 +155,13 @@ final readonly class LayoutWanted implements Wanted
         foreach (array_filter(array_map(trim(...), explode("\n", $this->typed->text('points'))), static fn (string $line): bool => $line !== '') as $number => $line) {
             $parts = preg_split('/\s*[;\t]\s*|\s*,\s+|\s+(?=[-\d.])/', $line) ?: [];
             if (count($parts) !== 2) {
-                throw ValidationException::withMessages(['points' => sprintf('Line %d, "%s", is no point. Write x; y, one point a line.', $number + 1, mb_strimwidth($line, 0, 30, '…'))]);
+                throw ValidationException::withMessages([
+                    'points' => sprintf(
+                        'Line %d, "%s", is no point. Write x; y, one point a line.',
+                        $number + 1,
+                        mb_strimwidth($line, 0, 30, '…'),
+                    ),
+                ]);
             }
             $typed = new Typed(['points' => $parts[0], 'y' => $parts[1]], $this->typed->units);
             try {
@@ -141,6 +171,8 @@ final readonly class LayoutWanted implements Wanted
             }
         }
 
-        return $points !== [] ? $points : throw ValidationException::withMessages(['points' => 'Write at least one point: x; y, one point a line.']);
+        return $points !== []
+            ? $points
+            : throw ValidationException::withMessages(['points' => 'Write at least one point: x; y, one point a line.']);
     }
 }

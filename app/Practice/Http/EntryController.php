@@ -20,7 +20,15 @@ final class EntryController
 {
     public function index(User $learner): AnonymousResourceCollection
     {
-        return EntryResource::collection(Entry::query()->with(['machine', 'decider'])->where('learner_id', $learner->id)->orderByDesc('done_on')->orderByDesc('id')->limit(200)->get());
+        return EntryResource::collection(
+            Entry::query()
+                ->with(['machine', 'decider'])
+                ->where('learner_id', $learner->id)
+                ->orderByDesc('done_on')
+                ->orderByDesc('id')
+                ->limit(200)
+                ->get(),
+        );
     }
 
     public function store(Request $request, LogPractice $log, #[CurrentUser] User $user): JsonResponse
@@ -49,6 +57,8 @@ final class EntryController
             'reason' => ['required_if:confirm,false', 'nullable', 'string', 'max:300'],
         ]);
 
-        return new EntryResource($decide($entry, $user, $request->boolean('confirm'), $given['reason'] ?? null)->load(['machine', 'decider']));
+        return new EntryResource(
+            $decide($entry, $user, $request->boolean('confirm'), $given['reason'] ?? null)->load(['machine', 'decider']),
+        );
     }
 }

@@ -18,17 +18,25 @@ final class BarController
 {
     public function index(): JsonResponse
     {
-        return new JsonResponse(Bar::query()->orderBy('material')->orderBy('diameter_mm')->orderBy('length_mm')->get()->map(self::shown(...))->all());
+        return new JsonResponse(
+            Bar::query()->orderBy('material')->orderBy('diameter_mm')->orderBy('length_mm')->get()->map(self::shown(...))->all(),
+        );
     }
 
     /** The same bar again only changes how many there are. */
     public function store(Request $request, #[CurrentUser] User $user): JsonResponse
     {
         $given = $request->validate([
-            'material' => ['required', Rule::in(array_keys(MaterialRow::everything()))], 'diameter' => ['required', 'string', 'max:20'], 'length' => ['required', 'string', 'max:20'], 'count' => ['required', 'integer', 'min:0', 'max:100000'],
+            'material' => ['required', Rule::in(array_keys(MaterialRow::everything()))],
+            'diameter' => ['required', 'string', 'max:20'],
+            'length' => ['required', 'string', 'max:20'],
+            'count' => ['required', 'integer', 'min:0', 'max:100000'],
         ]);
         $typed = new Typed($request, $user->units);
-        $bar = Bar::query()->updateOrCreate(['material' => $given['material'], 'diameter_mm' => $typed->length('diameter'), 'length_mm' => $typed->length('length')], ['count' => $given['count']]);
+        $bar = Bar::query()->updateOrCreate(
+            ['material' => $given['material'], 'diameter_mm' => $typed->length('diameter'), 'length_mm' => $typed->length('length')],
+            ['count' => $given['count']],
+        );
 
         return new JsonResponse(self::shown($bar->refresh()));
     }

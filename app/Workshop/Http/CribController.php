@@ -27,7 +27,10 @@ final class CribController
     public function store(Request $request): JsonResponse
     {
         /** @var array{name: string, note?: string|null} $given */
-        $given = $request->validate(['name' => ['required', 'string', 'max:80', 'unique:workshop_cribs,name'], 'note' => ['nullable', 'string', 'max:240']]);
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:80', 'unique:workshop_cribs,name'],
+            'note' => ['nullable', 'string', 'max:240'],
+        ]);
         $crib = Crib::query()->create([...$given, 'slug' => Str::slug($given['name']).'-'.Str::lower(Str::random(4))]);
 
         return (new CribResource($crib->load(['tools', 'machines'])))->response()->setStatusCode(201);
@@ -35,7 +38,12 @@ final class CribController
 
     public function update(Request $request, Crib $crib): CribResource
     {
-        $crib->update($request->validate(['name' => ['required', 'string', 'max:80', Rule::unique('workshop_cribs', 'name')->ignore($crib->id)], 'note' => ['nullable', 'string', 'max:240']]));
+        $crib->update(
+            $request->validate([
+                'name' => ['required', 'string', 'max:80', Rule::unique('workshop_cribs', 'name')->ignore($crib->id)],
+                'note' => ['nullable', 'string', 'max:240'],
+            ]),
+        );
 
         return self::shown($crib);
     }
@@ -60,8 +68,10 @@ final class CribController
     {
         /** @var array{kind: string, size: string, edge?: string|null, type?: string|null, method?: string|null, gauge?: string|null, taper?: int|null, flute_length?: string|null} $given */
         $given = $request->validate([
-            'kind' => ['required', Rule::in(Tool::KINDS)], 'size' => ['required', 'string', 'max:40'], 'edge' => ['nullable', 'in:normal,zero_rake'], 'type' => ['nullable', 'string', 'max:20'],
-            'method' => ['nullable', 'in:hand,machine'], 'gauge' => ['nullable', 'in:plug,pin,thread'], 'taper' => ['nullable', 'integer', 'min:0', 'max:6'], 'flute_length' => ['nullable', 'string', 'max:20'],
+            'kind' => ['required', Rule::in(Tool::KINDS)], 'size' => ['required', 'string', 'max:40'],
+            'edge' => ['nullable', 'in:normal,zero_rake'], 'type' => ['nullable', 'string', 'max:20'],
+            'method' => ['nullable', 'in:hand,machine'], 'gauge' => ['nullable', 'in:plug,pin,thread'],
+            'taper' => ['nullable', 'integer', 'min:0', 'max:6'], 'flute_length' => ['nullable', 'string', 'max:20'],
         ]);
         $save($crib, $given, $user->units);
 

@@ -23,7 +23,8 @@ final class CribResource extends JsonResource
             'note' => $this->note,
             'machines' => $this->machines->pluck('name')->all(),
             'tools' => $this->tools->map(static fn (Tool $tool): array => [
-                'id' => $tool->id, 'kind' => $tool->kind, 'designation' => $tool->designation, 'diameter_mm' => $tool->diameter(), 'edge' => $tool->edge, 'condition' => $tool->condition,
+                'id' => $tool->id, 'kind' => $tool->kind, 'designation' => $tool->designation,
+                'diameter_mm' => $tool->diameter(), 'edge' => $tool->edge, 'condition' => $tool->condition,
                 'taper' => $tool->details['taper'] ?? null, 'flute_length_mm' => $tool->details['flute_length_mm'] ?? null,
             ])->all(),
         ];

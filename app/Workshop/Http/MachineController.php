@@ -37,7 +37,11 @@ final class MachineController
     public function service(Request $request, Machine $machine, ChangeService $change, #[CurrentUser] User $user): MachineResource
     {
         /** @var array{id: string, in_service: bool, reason: string} $given */
-        $given = $request->validate(['id' => ['required', 'uuid'], 'in_service' => ['required', 'boolean'], 'reason' => ['required', 'string', 'min:5', 'max:240']]);
+        $given = $request->validate([
+            'id' => ['required', 'uuid'],
+            'in_service' => ['required', 'boolean'],
+            'reason' => ['required', 'string', 'min:5', 'max:240'],
+        ]);
 
         return new MachineResource($change($machine, $given['in_service'], $given['reason'], $user, $given['id'])->load(self::WITH));
     }

@@ -26,7 +26,8 @@ final class MachineResource extends JsonResource
             'cribs' => $this->cribs->map(static fn (Crib $crib): array => ['slug' => $crib->slug, 'name' => $crib->name])->all(),
             'permits' => $this->permits->map(static fn ($permit): array => ['code' => $permit->code, 'name' => $permit->name])->all(),
             'services' => $this->services->map(static fn (Service $entry): array => [
-                'in_service' => $entry->in_service, 'reason' => $entry->reason, 'by' => $entry->by?->name, 'at' => $entry->at->toIso8601ZuluString(),
+                'in_service' => $entry->in_service, 'reason' => $entry->reason, 'by' => $entry->by?->name,
+                'at' => $entry->at->toIso8601ZuluString(),
             ])->all(),
         ];
     }

@@ -19,7 +19,12 @@ use MillStep\Core\Workshop\Material;
 final class MaterialController
 {
     /** Columns whose figures are shown, with the key that they are shown under. */
-    private const UNSURE = ['cutting_speed_m_min' => 'hss_drilling_speed_teach_m_min', 'cutting_force_n_mm2' => 'specific_cutting_force_kc_N_mm2', 'point_angle_deg' => 'point_angle_deg', 'grabs' => 'grabs'];
+    private const UNSURE = [
+        'cutting_speed_m_min' => 'hss_drilling_speed_teach_m_min',
+        'cutting_force_n_mm2' => 'specific_cutting_force_kc_N_mm2',
+        'point_angle_deg' => 'point_angle_deg',
+        'grabs' => 'grabs',
+    ];
 
     public function index(): JsonResponse
     {
@@ -59,8 +64,10 @@ final class MaterialController
     private function written(Request $request, string $key): JsonResponse
     {
         $given = $request->validate([
-            'name' => ['required', 'string', 'max:80'], 'group' => ['required', Rule::in(Material::GROUPS)], 'cutting_speed_m_min' => ['required', 'numeric'], 'cutting_force_n_mm2' => ['required', 'numeric'],
-            'point_angle_deg' => ['required', 'numeric'], 'chip_form' => ['required', Rule::in(Material::CHIPS)], 'lubricant' => ['required', 'string', 'max:80'], 'lubricant_to_avoid' => ['nullable', 'string', 'max:160'],
+            'name' => ['required', 'string', 'max:80'], 'group' => ['required', Rule::in(Material::GROUPS)],
+            'cutting_speed_m_min' => ['required', 'numeric'], 'cutting_force_n_mm2' => ['required', 'numeric'],
+            'point_angle_deg' => ['required', 'numeric'], 'chip_form' => ['required', Rule::in(Material::CHIPS)],
+            'lubricant' => ['required', 'string', 'max:80'], 'lubricant_to_avoid' => ['nullable', 'string', 'max:160'],
             'grabs' => ['required', 'boolean'], 'edge' => ['required', 'in:normal,zero_rake'],
         ]);
         $row = [...$given, 'key' => $key, 'lubricant_to_avoid' => $given['lubricant_to_avoid'] ?? ''];
@@ -76,7 +83,12 @@ final class MaterialController
     /** @return array<string, mixed> */
     private static function shown(Material $material): array
     {
-        $unsure = $material->ownRow ? [] : array_filter(array_map(static fn (string $column): ?string => Uncertainty::of('materials.csv', $material->key, $column), self::UNSURE), is_string(...));
+        $unsure = $material->ownRow
+            ? []
+            : array_filter(
+                array_map(static fn (string $column): ?string => Uncertainty::of('materials.csv', $material->key, $column), self::UNSURE),
+                is_string(...),
+            );
 
         return [...$material->toFields(), 'own' => $material->ownRow, 'unsure' => (object) $unsure];
     }

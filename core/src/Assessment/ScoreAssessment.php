@@ -21,7 +21,10 @@ final readonly class ScoreAssessment implements Operation
         if ($promptedCredit < 0 || $promptedCredit > 1) {
             throw $fields->fault('prompted_credit', 'must lie from 0 to 1');
         }
-        $criteria = array_map(static fn (Fields $criterion): Criterion => Criterion::fromFields($criterion, $promptedCredit), $fields->objects('criteria', 1));
+        $criteria = array_map(
+            static fn (Fields $criterion): Criterion => Criterion::fromFields($criterion, $promptedCredit),
+            $fields->objects('criteria', 1),
+        );
         if ($criteria === [] || count(array_unique(array_column($criteria, 'id'))) !== count($criteria)) {
             throw $fields->fault('criteria', 'must each have an id of their own');
         }

@@ -92,17 +92,25 @@ final readonly class AccessDecision implements Operation
         $request = $this->request;
 
         return array_keys(array_filter([
-            'not_signed_off' => $this->any(static fn (HeldPermit $permit): bool => $permit->stage !== Stage::Tapped && $permit->lapsed === null),
+            'not_signed_off' => $this->any(
+                static fn (HeldPermit $permit): bool => $permit->stage !== Stage::Tapped && $permit->lapsed === null,
+            ),
             'lapsed_expired' => $this->lapsed(Lapse::Expired),
             'lapsed_recency' => $this->lapsed(Lapse::Recency),
             'lapsed_statement' => $this->lapsed(Lapse::Statement),
             'lapsed_prerequisite' => $this->lapsed(Lapse::Prerequisite),
-            'outside_scope_material' => $this->any(static fn (HeldPermit $permit): bool => ! $permit->scope->coversMaterial($request->material)),
-            'outside_scope_diameter' => $this->any(static fn (HeldPermit $permit): bool => ! $permit->scope->coversDiameter($request->diameter)),
+            'outside_scope_material' => $this->any(
+                static fn (HeldPermit $permit): bool => ! $permit->scope->coversMaterial($request->material),
+            ),
+            'outside_scope_diameter' => $this->any(
+                static fn (HeldPermit $permit): bool => ! $permit->scope->coversDiameter($request->diameter),
+            ),
             'outside_scope_thickness' => $this->any(
                 static fn (HeldPermit $permit): bool => ! $permit->scope->coversThickness($request->thickness),
             ),
-            'outside_scope_operation' => $this->any(static fn (HeldPermit $permit): bool => ! $permit->scope->coversOperation($request->operation)),
+            'outside_scope_operation' => $this->any(
+                static fn (HeldPermit $permit): bool => ! $permit->scope->coversOperation($request->operation),
+            ),
             'companion_absent' => ! $this->companionPresent
                 && ($this->companionRequired || $this->any(static fn (HeldPermit $permit): bool => $permit->scope->companion)),
         ]));

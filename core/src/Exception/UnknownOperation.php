@@ -8,7 +8,10 @@ final class UnknownOperation extends CoreException
 {
     public static function named(string $name): self
     {
-        return new self('op', sprintf('There is no operation "%s". `php bin/compute --list` lists them.', mb_strimwidth($name, 0, 60, '…')));
+        return new self(
+            'op',
+            sprintf('There is no operation "%s". `php bin/compute --list` lists them.', mb_strimwidth($name, 0, 60, '…')),
+        );
     }
 
     public function errorCode(): string

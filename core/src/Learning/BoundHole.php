@@ -35,7 +35,14 @@ final readonly class BoundHole
         $plan = $wanted->compute();
         $drill = $plan->first('drill');
 
-        return $drill !== null && $plan->ready ? new self($wanted->material, $wanted->thickness, $wanted->policy, $drill, $plan->first('pilot'), $plan)
+        return $drill !== null && $plan->ready ? new self(
+            $wanted->material,
+            $wanted->thickness,
+            $wanted->policy,
+            $drill,
+            $plan->first('pilot'),
+            $plan,
+        )
             : throw NoCandidate::in('machine', implode(' ', $plan->missing));
     }
 

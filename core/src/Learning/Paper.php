@@ -15,7 +15,12 @@ final readonly class Paper
     /** @return list<array<string, float>> the drawn values, to tell whether a retake has other figures */
     public function figures(): array
     {
-        return array_values(array_filter(array_map(static fn (DrawnQuestion $question): ?array => $question->figure?->values, $this->questions), is_array(...)));
+        return array_values(
+            array_filter(
+                array_map(static fn (DrawnQuestion $question): ?array => $question->figure?->values, $this->questions),
+                is_array(...),
+            ),
+        );
     }
 
     /**
@@ -33,10 +38,23 @@ final readonly class Paper
             $isRight = $question->isRight($answers[$question->id] ?? [], $units);
             $right += $isRight ? 1 : 0;
             $criticalWrong = $criticalWrong || ($question->critical && ! $isRight);
-            $lines[] = new PaperLine($question->id, $isRight, $question->critical, $question->lesson, $question->rightAnswer(), $question->explanation);
+            $lines[] = new PaperLine(
+                $question->id,
+                $isRight,
+                $question->critical,
+                $question->lesson,
+                $question->rightAnswer(),
+                $question->explanation,
+            );
         }
         $score = round(100 * $right / count($this->questions), 1);
 
-        return new PaperResult(! $criticalWrong && $score >= $this->passMarkPercent, $score, $this->passMarkPercent, $criticalWrong, $lines);
+        return new PaperResult(
+            ! $criticalWrong && $score >= $this->passMarkPercent,
+            $score,
+            $this->passMarkPercent,
+            $criticalWrong,
+            $lines,
+        );
     }
 }

@@ -30,7 +30,11 @@ final readonly class QuestionBank
             $wanted[$pile] = $draw->integer($pile, 0, 100, 0);
         }
 
-        return new self(array_map(Question::fromFields(...), $fields->objects('questions', 1)), $wanted, $fields->notNegative('pass_mark_percent'));
+        return new self(
+            array_map(Question::fromFields(...), $fields->objects('questions', 1)),
+            $wanted,
+            $fields->notNegative('pass_mark_percent'),
+        );
     }
 
     /** @throws InvalidInput when the bank has too few questions of a kind */
@@ -50,7 +54,10 @@ final readonly class QuestionBank
                 static fn (Question $question): bool => ! $question->critical && $question->kind->value === $pile,
             ));
             if (count($candidates) < $count) {
-                throw InvalidInput::at('questions', "The bank has too few questions of the kind $pile: $count wanted, ".count($candidates).' there.');
+                throw InvalidInput::at(
+                    'questions',
+                    "The bank has too few questions of the kind $pile: $count wanted, ".count($candidates).' there.',
+                );
             }
             foreach (array_slice($random->shuffleArray($candidates), 0, $count) as $question) {
                 $drawn[] = $question->draw($random);

@@ -24,7 +24,14 @@ final class FitTable
      */
     public static function limits(string $class, Length $nominal): Limits
     {
-        $bands = self::bands()[$class] ?? throw InvalidInput::at('fit', sprintf('"%s" is no class of the table. It knows %s.', mb_strimwidth(mb_scrub($class), 0, 10, '…'), implode(', ', array_keys(self::bands()))));
+        $bands = self::bands()[$class] ?? throw InvalidInput::at(
+            'fit',
+            sprintf(
+                '"%s" is no class of the table. It knows %s.',
+                mb_strimwidth(mb_scrub($class), 0, 10, '…'),
+                implode(', ', array_keys(self::bands())),
+            ),
+        );
         foreach ($bands as $band) {
             if ($nominal->isGreaterThan(Length::mm($band['over'])) && $nominal->isAtMost(Length::mm($band['to']))) {
                 return new Limits($nominal->plus(Length::mm($band['lower'] / 1000)), $nominal->plus(Length::mm($band['upper'] / 1000)));
@@ -43,7 +50,12 @@ final class FitTable
         if (self::$bands === null) {
             $bands = [];
             Table::shipped('iso286_limits.csv', ['band_min_mm', 'band_max_mm', 'class', 'upper_um', 'lower_um'])->map(static function (Row $row) use (&$bands): void {
-                $band = ['over' => $row->number('band_min_mm'), 'to' => $row->positive('band_max_mm'), 'upper' => $row->number('upper_um'), 'lower' => $row->number('lower_um')];
+                $band = [
+                    'over' => $row->number('band_min_mm'),
+                    'to' => $row->positive('band_max_mm'),
+                    'upper' => $row->number('upper_um'),
+                    'lower' => $row->number('lower_um'),
+                ];
                 if ($band['to'] <= $band['over'] || $band['upper'] <= $band['lower']) {
                     throw $row->fault('upper_um', 'the band or its limits are upside down');
                 }

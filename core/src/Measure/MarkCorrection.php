@@ -16,7 +16,12 @@ final readonly class MarkCorrection implements Operation
 
     public static function fromFields(Fields $fields): static
     {
-        return new self($fields->coordinate('offset_x_mm'), $fields->coordinate('offset_y_mm'), $fields->length('mark_diameter_mm'), $fields->lengthOrZero('tolerance_mm'));
+        return new self(
+            $fields->coordinate('offset_x_mm'),
+            $fields->coordinate('offset_y_mm'),
+            $fields->length('mark_diameter_mm'),
+            $fields->lengthOrZero('tolerance_mm'),
+        );
     }
 
     public function compute(): MarkAdvice

@@ -159,7 +159,8 @@ final class BarPacking
             usort($liked, static fn (array $a, array $b): int => $b[0] <=> $a[0]);
             foreach ($liked as $place => [$amount, $filling]) {
                 // The one that is liked best is cut at least once, so that this comes to an end.
-                for ($bars = max((int) floor($amount + self::HALF), $place === 0 ? 1 : 0); $bars > 0 && self::within($filling, $left); $bars--) {
+                $bars = max((int) floor($amount + self::HALF), $place === 0 ? 1 : 0);
+                for (; $bars > 0 && self::within($filling, $left); $bars--) {
                     foreach ($filling as $kind => $count) {
                         $left[$kind] -= $count;
                     }
@@ -246,7 +247,9 @@ final class BarPacking
      */
     private static function listed(array $filling): array
     {
-        return array_merge(...array_map(static fn (int $kind, int $count): array => array_fill(0, $count, $kind), array_keys($filling), $filling));
+        return array_merge(
+            ...array_map(static fn (int $kind, int $count): array => array_fill(0, $count, $kind), array_keys($filling), $filling),
+        );
     }
 
     /** @param  array<int, int>  $counts  not all of them none */
@@ -334,7 +337,10 @@ final class BarPacking
      */
     private function dearestFirst(array $fillings, array $prices): array
     {
-        $worth = array_map(static fn (array $filling): float => round(array_sum(array_map(static fn (int $kind): float => $prices[$kind], $filling)), 6), $fillings);
+        $worth = array_map(
+            static fn (array $filling): float => round(array_sum(array_map(static fn (int $kind): float => $prices[$kind], $filling)), 6),
+            $fillings,
+        );
         // PHP's sort is stable: of equally dear fillings the fullest stays first.
         arsort($worth);
 
@@ -382,7 +388,14 @@ final class BarPacking
         for ($take = min($counts[$kind], intdiv($room, $this->sizes[$kind])); $take >= 0; $take--) {
             $rest = $counts;
             $rest[$kind] -= $take;
-            $this->complete($rest, $kind + 1, $room - $take * $this->sizes[$kind], [...$chosen, ...array_fill(0, $take, $kind)], $most, $found);
+            $this->complete(
+                $rest,
+                $kind + 1,
+                $room - $take * $this->sizes[$kind],
+                [...$chosen, ...array_fill(0, $take, $kind)],
+                $most,
+                $found,
+            );
         }
     }
 

@@ -21,7 +21,11 @@ final class BatchDrawing
         // From the chuck's jaws at 0 to the bar's end at the right.
         $half = $bar / 2;
         foreach ([1, -1] as $side) {
-            $pen->area(Style::Thin, [[-$grip, $side * $half], [0, $side * $half], [0, $side * ($half + 0.35 * $bar)], [-$grip, $side * ($half + 0.35 * $bar)]], true);
+            $pen->area(
+                Style::Thin,
+                [[-$grip, $side * $half], [0, $side * $half], [0, $side * ($half + 0.35 * $bar)], [-$grip, $side * ($half + 0.35 * $bar)]],
+                true,
+            );
         }
         $pen->area(Style::Outline, [[-$grip, -$half], [$overhang, -$half], [$overhang, $half], [-$grip, $half]]);
         $pen->line(Style::Centre, -$grip - $pen->letters(1), 0, $overhang + $pen->letters(1.5), 0);

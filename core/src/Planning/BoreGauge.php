@@ -22,6 +22,14 @@ final readonly class BoreGauge
         };
         $size = $hole->purpose === 'tapped' ? $hole->theThread()->designation : sprintf('%.6g', $hole->largest()->inMm());
 
-        return new self($tool, $gauge === null || $crib->hasGauge($gauge, $size) ? null : sprintf('The crib has no %s gauge for %s; %s.', $gauge, $size, $instead));
+        return new self(
+            $tool,
+            $gauge === null || $crib->hasGauge($gauge, $size) ? null : sprintf(
+                'The crib has no %s gauge for %s; %s.',
+                $gauge,
+                $size,
+                $instead,
+            ),
+        );
     }
 }

@@ -35,6 +35,13 @@ final readonly class CentreDrillChoice implements Operation
         }
 
         return $best !== null ? new CentreDrillSize($best->size)
-            : throw NoCandidate::in('sizes', sprintf('No centre drill is meant for %.4g mm work; the nearest is %s.', $this->workDiameter->inMm(), CentreDrillRange::nearest($this->sizes, $this->workDiameter)->size));
+            : throw NoCandidate::in(
+                'sizes',
+                sprintf(
+                    'No centre drill is meant for %.4g mm work; the nearest is %s.',
+                    $this->workDiameter->inMm(),
+                    CentreDrillRange::nearest($this->sizes, $this->workDiameter)->size,
+                ),
+            );
     }
 }

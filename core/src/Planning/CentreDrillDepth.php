@@ -32,6 +32,10 @@ final readonly class CentreDrillDepth implements Operation
     {
         $cone = $this->drill->flare()->times(0.5 / tan(deg2rad(30)));
 
-        return new CentreDepth($cone, $this->pilotLength->plus($cone->times($this->fraction)), $this->drill->pilot->plus($this->drill->flare()->times($this->fraction)));
+        return new CentreDepth(
+            $cone,
+            $this->pilotLength->plus($cone->times($this->fraction)),
+            $this->drill->pilot->plus($this->drill->flare()->times($this->fraction)),
+        );
     }
 }

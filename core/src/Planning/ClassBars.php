@@ -24,16 +24,34 @@ final readonly class ClassBars extends Result
     public static function of(Length $blank, int $learners, Length $kerf, array $bars): self
     {
         $stock = array_map(static function (array $bar) use ($blank, $learners, $kerf): array {
-            $entry = ['length_mm' => $bar['length_mm'], 'in_stock' => $bar['count'], 'bars' => null, 'layout' => [], 'waste_mm' => null, 'enough' => false, 'fault' => null];
+            $entry = [
+                'length_mm' => $bar['length_mm'], 'in_stock' => $bar['count'], 'bars' => null, 'layout' => [],
+                'waste_mm' => null, 'enough' => false, 'fault' => null,
+            ];
             try {
-                $plan = CutList::fromFields(Fields::of(['bar_length_mm' => $bar['length_mm'], 'kerf_mm' => $kerf->inMm(), 'pieces' => [['length_mm' => $blank->inMm(), 'quantity' => $learners]]]))->compute();
+                $plan = CutList::fromFields(
+                    Fields::of([
+                        'bar_length_mm' => $bar['length_mm'],
+                        'kerf_mm' => $kerf->inMm(),
+                        'pieces' => [['length_mm' => $blank->inMm(), 'quantity' => $learners]],
+                    ]),
+                )->compute();
             } catch (CoreException $fault) {
                 return [...$entry, 'fault' => $fault->getMessage()];
             }
 
-            return [...$entry, 'bars' => $plan->bars, 'layout' => $plan->layout, 'waste_mm' => $plan->waste->inMm(), 'enough' => $plan->bars <= $bar['count']];
+            return [
+                ...$entry,
+                'bars' => $plan->bars,
+                'layout' => $plan->layout,
+                'waste_mm' => $plan->waste->inMm(),
+                'enough' => $plan->bars <= $bar['count'],
+            ];
         }, $bars);
-        usort($stock, static fn (array $a, array $b): int => [! $a['enough'], $a['waste_mm'] ?? INF] <=> [! $b['enough'], $b['waste_mm'] ?? INF]);
+        usort(
+            $stock,
+            static fn (array $a, array $b): int => [! $a['enough'], $a['waste_mm'] ?? INF] <=> [! $b['enough'], $b['waste_mm'] ?? INF],
+        );
 
         return new self($blank, $learners, $stock);
     }

@@ -37,6 +37,13 @@ final readonly class ClearanceHole implements Operation
         $drill = Drill::smallestAtLeast($this->drills, $this->ideal);
 
         return $drill !== null ? new ClearanceDrill($this->ideal, $drill)
-            : throw NoCandidate::in('drills', sprintf('The set has no drill of %.4g mm or more; the nearest is %s.', $this->ideal->inMm(), Drill::nearest($this->drills, $this->ideal)?->designation));
+            : throw NoCandidate::in(
+                'drills',
+                sprintf(
+                    'The set has no drill of %.4g mm or more; the nearest is %s.',
+                    $this->ideal->inMm(),
+                    Drill::nearest($this->drills, $this->ideal)?->designation,
+                ),
+            );
     }
 }

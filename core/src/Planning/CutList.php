@@ -32,7 +32,10 @@ final readonly class CutList implements Operation
             $length = $piece->length('length_mm');
             $quantity = $piece->integer('quantity', 0);
             if ($length->isGreaterThan($usable)) {
-                throw Impossible::because('pieces', sprintf('A piece of %.5g mm does not fit into the %.5g mm that a bar gives.', $length->inMm(), $usable->inMm()));
+                throw Impossible::because(
+                    'pieces',
+                    sprintf('A piece of %.5g mm does not fit into the %.5g mm that a bar gives.', $length->inMm(), $usable->inMm()),
+                );
             }
             if (count($lengths) + $quantity > self::MOST_PIECES) {
                 throw $fields->fault('pieces', 'must come to at most 5 000 pieces');

@@ -32,8 +32,15 @@ final readonly class Cutting
      *
      * @throws BrokenTable
      */
-    public static function of(MachineSpec $machine, Material $material, ShopPolicy $policy, Length $diameter, string $operation, ?DeepHole $deep = null, float $feedFactor = 1.0): self
-    {
+    public static function of(
+        MachineSpec $machine,
+        Material $material,
+        ShopPolicy $policy,
+        Length $diameter,
+        string $operation,
+        ?DeepHole $deep = null,
+        float $feedFactor = 1.0,
+    ): self {
         $factor = OperationFactors::of($operation) * ($deep->speedFactor ?? 1.0);
         $bySchool = $policy->speedSchool === SpeedSchool::Shop;
         $limits = array_filter([$policy->learnerCapRpm, $bySchool ? $policy->shopSpeedRpm : null], is_float(...));
@@ -45,15 +52,30 @@ final readonly class Cutting
 
         return new self($speed, $factor, $feed, $limit, $bySchool,
             Figure::number('rpm', 'rpm', $speed->chosenRpm, $bySchool ? 'speed.shop' : 'speed.'.$speed->verdict->value, 'n = 1000 · v · k / (π · d)', [
-                'v_m_min' => $material->cuttingSpeedMMin, 'k' => $factor, 'd_mm' => $diameter->inMm(), 'n_rpm' => $speed->targetRpm, ...($limit === null ? [] : ['limit_rpm' => $limit]),
-            ])->teaching($material->unsure('hss_drilling_speed_teach_m_min') ?? Uncertainty::of('operation_speed_factors.csv', $operation, 'factor_teach')),
-            Figure::number('feed_mm_rev', 'mm_rev', $feed, 'feed', 'f = table · k', ['table_mm_rev' => $table, 'k' => $feed / $table])->teaching(Uncertainty::of('feeds.csv', $row, 'feed_mm_rev')));
+                'v_m_min' => $material->cuttingSpeedMMin, 'k' => $factor, 'd_mm' => $diameter->inMm(),
+                'n_rpm' => $speed->targetRpm, ...($limit === null ? [] : ['limit_rpm' => $limit]),
+            ])->teaching(
+                $material->unsure('hss_drilling_speed_teach_m_min') ?? Uncertainty::of(
+                    'operation_speed_factors.csv',
+                    $operation,
+                    'factor_teach',
+                ),
+            ),
+            Figure::number(
+                'feed_mm_rev',
+                'mm_rev',
+                $feed,
+                'feed',
+                'f = table · k',
+                ['table_mm_rev' => $table, 'k' => $feed / $table],
+            )->teaching(Uncertainty::of('feeds.csv', $row, 'feed_mm_rev')));
     }
 
     /** Even the slowest speed is well over what the tool wants, or over what the shop allows. */
     public function machineTooFast(): bool
     {
-        return $this->speed->chosenRpm > 1.25 * $this->speed->targetRpm || ($this->limitRpm !== null && $this->speed->chosenRpm > $this->limitRpm);
+        return $this->speed->chosenRpm > 1.25 * $this->speed->targetRpm
+            || ($this->limitRpm !== null && $this->speed->chosenRpm > $this->limitRpm);
     }
 
     public function wantedRpm(): float
@@ -66,8 +88,15 @@ final readonly class Cutting
     {
         return match (true) {
             $this->bySchool => sprintf('Speed: one slow shop speed, the school in force, %d rpm.', $this->speed->chosenRpm),
-            $this->speed->verdict === SpeedVerdict::Capped => sprintf('Speed: %d rpm, the greatest under the shop\'s cap for learners.', $this->speed->chosenRpm),
-            $this->speed->verdict === SpeedVerdict::MachineTooFast => sprintf('Speed: by surface speed %d rpm; the slowest here is %d.', $this->speed->targetRpm, $this->speed->chosenRpm),
+            $this->speed->verdict === SpeedVerdict::Capped => sprintf(
+                'Speed: %d rpm, the greatest under the shop\'s cap for learners.',
+                $this->speed->chosenRpm,
+            ),
+            $this->speed->verdict === SpeedVerdict::MachineTooFast => sprintf(
+                'Speed: by surface speed %d rpm; the slowest here is %d.',
+                $this->speed->targetRpm,
+                $this->speed->chosenRpm,
+            ),
             default => sprintf('Speed: by surface speed %d rpm, rounded down to %d.', $this->speed->targetRpm, $this->speed->chosenRpm),
         };
     }

@@ -15,7 +15,11 @@ final readonly class DeepHole
     {
         foreach ([6, 5, 4, 3] as $over) {
             if ($diameters > $over) {
-                return new self(OperationFactors::of("drilling_depth_over_{$over}_diameters"), $over > 4 ? 0.8 : 0.9, sprintf('Over %d diameters deep: slower, less feed, and pecked.', $over));
+                return new self(
+                    OperationFactors::of("drilling_depth_over_{$over}_diameters"),
+                    $over > 4 ? 0.8 : 0.9,
+                    sprintf('Over %d diameters deep: slower, less feed, and pecked.', $over),
+                );
             }
         }
 

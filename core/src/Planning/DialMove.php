@@ -46,6 +46,12 @@ final readonly class DialMove implements Operation
         };
         $actual = $perDivision->times($divisions);
 
-        return new DialReading($divisions, intdiv($divisions, $this->divisionsPerTurn), $divisions % $this->divisionsPerTurn, $actual, $actual->minus($this->travel));
+        return new DialReading(
+            $divisions,
+            intdiv($divisions, $this->divisionsPerTurn),
+            $divisions % $this->divisionsPerTurn,
+            $actual,
+            $actual->minus($this->travel),
+        );
     }
 }

@@ -20,18 +20,41 @@ final readonly class DrilledDepth
     {
     }
 
-    public static function of(HoleRequest $hole, Length $thickness, Drill $drill, Material $material, ShopPolicy $policy, CribSpec $crib): self
-    {
+    public static function of(
+        HoleRequest $hole,
+        Length $thickness,
+        Drill $drill,
+        Material $material,
+        ShopPolicy $policy,
+        CribSpec $crib,
+    ): self {
         if ($hole->through || $hole->depth === null) {
             $depth = $thickness->plus($policy->breakthrough);
 
-            return new self($depth, Figure::length('depth_mm', $depth, 'depth.through', 'depth = t + b', ['t_mm' => $thickness->inMm(), 'b_mm' => $policy->breakthrough->inMm()]), true, true);
+            return new self(
+                $depth,
+                Figure::length(
+                    'depth_mm',
+                    $depth,
+                    'depth.through',
+                    'depth = t + b',
+                    ['t_mm' => $thickness->inMm(), 'b_mm' => $policy->breakthrough->inMm()],
+                ),
+                true,
+                true,
+            );
         }
         if ($hole->purpose !== 'tapped') {
             return new self($hole->depth, Figure::length('depth_mm', $hole->depth, 'depth.blind'), false, false);
         }
         $thread = $hole->theThread();
-        $taps = TapsAtHand::of((new TapChoice(false, 'hand', $material->group, $hole->depth, $thread->major))->compute(), $thread, $crib, false, $material->group);
+        $taps = TapsAtHand::of(
+            (new TapChoice(false, 'hand', $material->group, $hole->depth, $thread->major))->compute(),
+            $thread,
+            $crib,
+            false,
+            $material->group,
+        );
         $lead = $taps?->leadThreads() ?? TapType::of('bottoming')->leadThreads;
         $depth = (new BlindTapDepth($hole->depth, $thread->pitch, $lead, 1, $drill->diameter, $material->pointAngleDeg))->compute()->fullDiameterDepth;
 

@@ -54,7 +54,11 @@ final class FeedTable
                     throw $row->fault('diameter_max_mm', 'the band is upside down');
                 }
                 $group = $row->choice('material_group', Material::GROUPS);
-                $bands[$group][] = ['over' => $row->length('diameter_min_mm'), 'key' => $row->text('diameter_min_mm').'-'.$row->text('diameter_max_mm')." $group", 'feed' => $row->positive('feed_mm_rev')];
+                $bands[$group][] = [
+                    'over' => $row->length('diameter_min_mm'),
+                    'key' => $row->text('diameter_min_mm').'-'.$row->text('diameter_max_mm')." $group",
+                    'feed' => $row->positive('feed_mm_rev'),
+                ];
             });
             foreach ($bands as &$list) {
                 usort($list, static fn (array $a, array $b): int => $a['over']->compareExactly($b['over']));

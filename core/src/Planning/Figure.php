@@ -42,8 +42,14 @@ final readonly class Figure extends Result
     }
 
     /** @param  array<string, float|string>  $terms */
-    public static function drill(string $key, string $designation, Length $diameter, string $rule, string $formula = '', array $terms = []): self
-    {
+    public static function drill(
+        string $key,
+        string $designation,
+        Length $diameter,
+        string $rule,
+        string $formula = '',
+        array $terms = [],
+    ): self {
         return new self($key, 'mm', $diameter->inMm(), $designation, $rule, $formula, $terms, false, null);
     }
 
@@ -65,20 +71,41 @@ final readonly class Figure extends Result
     /** The same figure, marked as resting on workshop practice, with what is known against it. */
     public function teaching(?string $unsure = null): self
     {
-        return new self($this->key, $this->unit, $this->value, $this->name, $this->rule, $this->formula, $this->terms, true, $unsure ?? $this->unsure);
+        return new self(
+            $this->key,
+            $this->unit,
+            $this->value,
+            $this->name,
+            $this->rule,
+            $this->formula,
+            $this->terms,
+            true,
+            $unsure ?? $this->unsure,
+        );
     }
 
     /** The same figure under another name. */
     public function as(string $key): self
     {
-        return new self($key, $this->unit, $this->value, $this->name, $this->rule, $this->formula, $this->terms, $this->teachingValue, $this->unsure);
+        return new self(
+            $key,
+            $this->unit,
+            $this->value,
+            $this->name,
+            $this->rule,
+            $this->formula,
+            $this->terms,
+            $this->teachingValue,
+            $this->unsure,
+        );
     }
 
     /** The formula's values are named by their units already. */
     public function toArray(): array
     {
         return [
-            'key' => $this->key, 'unit' => $this->unit, 'value' => $this->value, 'name' => $this->name, 'rule' => $this->rule, 'formula' => $this->formula,
+            'key' => $this->key, 'unit' => $this->unit, 'value' => $this->value, 'name' => $this->name,
+            'rule' => $this->rule, 'formula' => $this->formula,
             'terms' => (object) $this->terms, 'teaching_value' => $this->teachingValue, 'unsure' => $this->unsure,
         ];
     }

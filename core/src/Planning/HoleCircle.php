@@ -40,13 +40,23 @@ final readonly class HoleCircle implements Operation
         $chord = $this->count === 1 ? Length::zero() : $this->circle->times(sin(M_PI / $this->count));
         $ligament = $this->count === 1 ? null : $chord->minus($this->hole);
         if ($ligament?->isAtMost(Length::zero()) === true) {
-            throw Impossible::because('count', sprintf('Neighbouring holes run into each other: they are %.3g mm apart and %.3g mm wide.', $chord->inMm(), $this->hole->inMm()));
+            throw Impossible::because(
+                'count',
+                sprintf(
+                    'Neighbouring holes run into each other: they are %.3g mm apart and %.3g mm wide.',
+                    $chord->inMm(),
+                    $this->hole->inMm(),
+                ),
+            );
         }
         $radius = $this->circle->inMm() / 2;
         $points = [];
         for ($i = 0; $i < $this->count; $i++) {
             $angle = deg2rad($this->startDeg) + 2 * M_PI * $i / $this->count;
-            $points[] = new Point($this->centreX->plus(Length::mm($radius * cos($angle))), $this->centreY->plus(Length::mm($radius * sin($angle))));
+            $points[] = new Point(
+                $this->centreX->plus(Length::mm($radius * cos($angle))),
+                $this->centreY->plus(Length::mm($radius * sin($angle))),
+            );
         }
 
         return new CircleLayout($points, $chord, $ligament);

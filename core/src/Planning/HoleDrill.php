@@ -53,8 +53,19 @@ final readonly class HoleDrill
     {
         $nearest = Drill::nearest($drills, $wanted) ?? $drills[0];
 
-        return new self($nearest, 'The size on the drawing, from this crib.', Figure::drill('diameter_mm', $nearest->designation, $nearest->diameter, 'final'),
-            $nearest->diameter->equals($wanted) ? [] : [sprintf('The crib has no %.4g mm drill. The nearest is %s (%.4g mm): if the drawing allows it, ask for that size.', $wanted->inMm(), $nearest->designation, $nearest->diameter->inMm())]);
+        return new self(
+            $nearest,
+            'The size on the drawing, from this crib.',
+            Figure::drill('diameter_mm', $nearest->designation, $nearest->diameter, 'final'),
+            $nearest->diameter->equals($wanted) ? [] : [
+                sprintf(
+                    'The crib has no %.4g mm drill. The nearest is %s (%.4g mm): if the drawing allows it, ask for that size.',
+                    $wanted->inMm(),
+                    $nearest->designation,
+                    $nearest->diameter->inMm(),
+                ),
+            ],
+        );
     }
 
     /** @param  non-empty-list<Drill>  $drills */
@@ -67,11 +78,42 @@ final readonly class HoleDrill
         $terms = ['D_mm' => $thread->major->inMm(), 'wanted_mm' => $ideal->inMm(), 'd_mm' => $drill->diameter->inMm()];
 
         return $byTable
-            ? new self($drill, sprintf('Clearance for %s by the table, %s fit, as the shop\'s policy has it: %.4g mm.', $thread->designation, $policy->clearanceFit, $ideal->inMm()),
-                Figure::drill('diameter_mm', $drill->designation, $drill->diameter, 'clearance.table', 'd ≥ table', $terms)->teaching(Uncertainty::of('threads.csv', $thread->designation, "clearance_{$policy->clearanceFit}_mm")))
-            : new self($drill, sprintf('Clearance for %s: the fastener plus %.4g mm, as the shop\'s policy has it.', $thread->designation, $policy->clearancePlus->inMm()),
-                Figure::drill('diameter_mm', $drill->designation, $drill->diameter, 'clearance.plus', 'd ≥ D + plus', [...$terms, 'plus_mm' => $policy->clearancePlus->inMm()]),
-                warnings: $policy->clearanceRule === ClearanceRule::Table ? ["The table has no clearance hole for {$thread->designation}; the fastener plus the shop's step stands in."] : []);
+            ? new self(
+                $drill,
+                sprintf(
+                    'Clearance for %s by the table, %s fit, as the shop\'s policy has it: %.4g mm.',
+                    $thread->designation,
+                    $policy->clearanceFit,
+                    $ideal->inMm(),
+                ),
+                Figure::drill(
+                    'diameter_mm',
+                    $drill->designation,
+                    $drill->diameter,
+                    'clearance.table',
+                    'd ≥ table',
+                    $terms,
+                )->teaching(Uncertainty::of('threads.csv', $thread->designation, "clearance_{$policy->clearanceFit}_mm")),
+            )
+            : new self(
+                $drill,
+                sprintf(
+                    'Clearance for %s: the fastener plus %.4g mm, as the shop\'s policy has it.',
+                    $thread->designation,
+                    $policy->clearancePlus->inMm(),
+                ),
+                Figure::drill(
+                    'diameter_mm',
+                    $drill->designation,
+                    $drill->diameter,
+                    'clearance.plus',
+                    'd ≥ D + plus',
+                    [...$terms, 'plus_mm' => $policy->clearancePlus->inMm()],
+                ),
+                warnings: $policy->clearanceRule === ClearanceRule::Table ? [
+                    "The table has no clearance hole for {$thread->designation}; the fastener plus the shop's step stands in.",
+                ] : [],
+            );
     }
 
     /** @param  non-empty-list<Drill>  $drills */
@@ -81,9 +123,17 @@ final readonly class HoleDrill
         $choice = (new TapDrill($thread->major, $thread->pitch, ThreadForm::Cut, $window->target, $window->min, $window->max, $drills))->compute()->chosen;
 
         return new self(new Drill($choice->designation, $choice->diameter),
-            sprintf('Leaves %.0f %% of a full %s thread; the table asks for %.0f to %.0f %% by hand in %s.', $choice->percent, $thread->designation, $window->min, $window->max, mb_strtolower($material->name)),
+            sprintf(
+                'Leaves %.0f %% of a full %s thread; the table asks for %.0f to %.0f %% by hand in %s.',
+                $choice->percent,
+                $thread->designation,
+                $window->min,
+                $window->max,
+                mb_strtolower($material->name),
+            ),
             Figure::drill('diameter_mm', $choice->designation, $choice->diameter, 'tap_drill', 'percent = (D − d) / (1.299038 · p) · 100', [
-                'D_mm' => $thread->major->inMm(), 'd_mm' => $choice->diameter->inMm(), 'p_mm' => $thread->pitch->inMm(), 'percent_percent' => $choice->percent, 'target_percent' => $window->target,
+                'D_mm' => $thread->major->inMm(), 'd_mm' => $choice->diameter->inMm(), 'p_mm' => $thread->pitch->inMm(),
+                'percent_percent' => $choice->percent, 'target_percent' => $window->target,
             ])->teaching($window->unsure), window: $window);
     }
 
@@ -95,21 +145,47 @@ final readonly class HoleDrill
     {
         $reamer = $asked === null ? $crib->reamerMethod($diameter) : ($crib->hasReamer($diameter, $asked) ? $asked : null);
         $ream = self::preparation($diameter, $reamer ?? $asked ?? 'machine', $policy, $drills);
-        $other = $asked === null && $reamer === 'machine' && $ream->verdict !== ReamVerdict::Good && $crib->hasReamer($diameter, 'hand') ? self::preparation($diameter, 'hand', $policy, $drills) : null;
+        $other = $asked === null && $reamer === 'machine' && $ream->verdict !== ReamVerdict::Good && $crib->hasReamer($diameter, 'hand')
+            ? self::preparation($diameter, 'hand', $policy, $drills)
+            : null;
         if ($other?->verdict === ReamVerdict::Good) {
             // The crib's drill leaves too little for the machine reamer and just right for the hand reamer.
             [$ream, $reamer] = [$other, 'hand'];
         }
         $method = $reamer ?? $asked ?? 'machine';
-        $missing = $reamer === null ? [sprintf('The crib has no %.4g mm %sreamer. Ask for one, or drill to size if the drawing allows it.', $diameter->inMm(), $asked === null ? '' : "$asked ")] : [];
+        $missing = $reamer === null
+            ? [
+                sprintf(
+                    'The crib has no %.4g mm %sreamer. Ask for one, or drill to size if the drawing allows it.',
+                    $diameter->inMm(),
+                    $asked === null ? '' : "$asked ",
+                ),
+            ]
+            : [];
         if ($ream->verdict !== ReamVerdict::Good) {
-            $missing[] = sprintf('Before the %.4g mm %s reamer the crib has %s, which leaves %.2f mm (%s); right is %.2f to %.2f mm.', $diameter->inMm(), $method, $ream->preDrill->designation, $ream->allowance->inMm(), $ream->verdict->value, $ream->window->min->inMm(), $ream->window->max->inMm());
+            $missing[] = sprintf(
+                'Before the %.4g mm %s reamer the crib has %s, which leaves %.2f mm (%s); right is %.2f to %.2f mm.',
+                $diameter->inMm(),
+                $method,
+                $ream->preDrill->designation,
+                $ream->allowance->inMm(),
+                $ream->verdict->value,
+                $ream->window->min->inMm(),
+                $ream->window->max->inMm(),
+            );
         }
 
         return new self($ream->preDrill,
-            sprintf('Leaves %.2f mm for the %s reamer, by the school "%s" that the shop\'s policy has in force.', $ream->allowance->inMm(), $method, str_replace('_', ' ', $policy->reamSchool->value)),
+            sprintf(
+                'Leaves %.2f mm for the %s reamer, by the school "%s" that the shop\'s policy has in force.',
+                $ream->allowance->inMm(),
+                $method,
+                str_replace('_', ' ', $policy->reamSchool->value),
+            ),
             Figure::drill('diameter_mm', $ream->preDrill->designation, $ream->preDrill->diameter, 'ream.'.$policy->reamSchool->value, 'left = D − d', [
-                'D_mm' => $diameter->inMm(), 'd_mm' => $ream->preDrill->diameter->inMm(), 'left_mm' => $ream->allowance->inMm(), 'least_mm' => $ream->window->min->inMm(), 'most_mm' => $ream->window->max->inMm(),
+                'D_mm' => $diameter->inMm(), 'd_mm' => $ream->preDrill->diameter->inMm(),
+                'left_mm' => $ream->allowance->inMm(), 'least_mm' => $ream->window->min->inMm(),
+                'most_mm' => $ream->window->max->inMm(),
             ])->teaching(Uncertainty::of('reamer_allowance.csv', '*', "{$method}_allowance_min_mm")),
             $missing, ream: $ream, reamer: $method);
     }

@@ -35,7 +35,14 @@ final readonly class HoleLine implements Operation
         $hole = $fields->length('hole_mm');
         $edgeRatio = $fields->notNegative('edge_ratio', 1.5);
         if ($fields->choice('mode', ['from_centre', 'fit_count']) === 'fit_count') {
-            return new self($length, null, $fields->integer('count', 1, self::MOST_HOLES), $fields->lengthOrZero('end_inset_mm'), $hole, $edgeRatio);
+            return new self(
+                $length,
+                null,
+                $fields->integer('count', 1, self::MOST_HOLES),
+                $fields->lengthOrZero('end_inset_mm'),
+                $hole,
+                $edgeRatio,
+            );
         }
         $pitch = $fields->length('pitch_mm');
 
@@ -46,7 +53,9 @@ final readonly class HoleLine implements Operation
     /** @throws Impossible when the insets overlap or neighbours run into each other */
     public function compute(): LineLayout
     {
-        return $this->pitch !== null ? $this->fromCentre($this->pitch) : $this->fitCount($this->count ?? 1, $this->endInset ?? Length::zero());
+        return $this->pitch !== null
+            ? $this->fromCentre($this->pitch)
+            : $this->fitCount($this->count ?? 1, $this->endInset ?? Length::zero());
     }
 
     private function fromCentre(Length $pitch): LineLayout
@@ -82,7 +91,14 @@ final readonly class HoleLine implements Operation
     {
         $ligament = $pitch?->minus($this->hole);
         if ($ligament?->isAtMost(Length::zero()) === true) {
-            throw Impossible::because($this->pitch === null ? 'count' : 'pitch_mm', sprintf('Neighbouring holes run into each other: they are %.4g mm apart and %.4g mm wide.', $pitch?->inMm(), $this->hole->inMm()));
+            throw Impossible::because(
+                $this->pitch === null ? 'count' : 'pitch_mm',
+                sprintf(
+                    'Neighbouring holes run into each other: they are %.4g mm apart and %.4g mm wide.',
+                    $pitch?->inMm(),
+                    $this->hole->inMm(),
+                ),
+            );
         }
 
         return new LineLayout(count($positions), $positions, $inset, $inset->isAtLeast($this->leastInset()), $ligament);

@@ -101,11 +101,25 @@ final readonly class HolePlan implements Operation
             $other = $this->from($this->crib->allDrills());
             $final = $final === null || count($other->missing) < count($final->missing) ? $other : $final;
         }
-        $right = $this->material->needsZeroRake ? $this->crib->isDubbed($final->drill) : $this->material->grabs || $this->crib->isSharp($final->drill);
+        $right = $this->material->needsZeroRake
+            ? $this->crib->isDubbed($final->drill)
+            : $this->material->grabs || $this->crib->isSharp($final->drill);
         if (! $right) {
             $this->material->needsZeroRake
-                ? $draft->warn(sprintf('The crib has no dubbed %s; %s pulls a sharp drill in. Stone a small flat on both lips of this one first, and mark it.', self::name($final->drill), mb_strtolower($this->material->name)))
-                : $draft->missing(sprintf('The crib has %s only dubbed; it scrapes in %s. Use a sharp one of that size.', self::name($final->drill), mb_strtolower($this->material->name)));
+                ? $draft->warn(
+                    sprintf(
+                        'The crib has no dubbed %s; %s pulls a sharp drill in. Stone a small flat on both lips of this one first, and mark it.',
+                        self::name($final->drill),
+                        mb_strtolower($this->material->name),
+                    ),
+                )
+                : $draft->missing(
+                    sprintf(
+                        'The crib has %s only dubbed; it scrapes in %s. Use a sharp one of that size.',
+                        self::name($final->drill),
+                        mb_strtolower($this->material->name),
+                    ),
+                );
         }
         foreach ($final->missing as $words) {
             $draft->missing($words);
@@ -131,7 +145,15 @@ final readonly class HolePlan implements Operation
     {
         $largest = $final->diameter->isGreaterThan($this->hole->largest()) ? $final->diameter : $this->hole->largest();
         $lever = $this->lever ?? ($this->machine->isLathe() ? $this->work()->times(0.5) : Length::mm(self::USUAL_LEVER_MM));
-        $draft->holding = HoldingPlan::of($this->machine->kind, $this->material, $this->policy, $largest, $lever, $this->holding, $this->workDiameter !== null);
+        $draft->holding = HoldingPlan::of(
+            $this->machine->kind,
+            $this->material,
+            $this->policy,
+            $largest,
+            $lever,
+            $this->holding,
+            $this->workDiameter !== null,
+        );
         if ($draft->holding->missing !== null) {
             $draft->missing($draft->holding->missing);
         }
@@ -170,7 +192,12 @@ final readonly class HolePlan implements Operation
      */
     private function drillsAcross(PlanDraft $draft, Drill $final): array
     {
-        $drills = array_values(array_filter($this->crib->drillsFor($this->material), static fn (Drill $drill): bool => ! $drill->diameter->equals($final->diameter)));
+        $drills = array_values(
+            array_filter(
+                $this->crib->drillsFor($this->material),
+                static fn (Drill $drill): bool => ! $drill->diameter->equals($final->diameter),
+            ),
+        );
         try {
             return (new PilotPlan($final->diameter, [...$drills, $final], $this->policy->pilotSchool, $this->policy->pilotThreshold, $this->policy->webRatio, $this->policy->maxStepRatio, $this->material->grabs))->compute()->steps;
         } catch (NoCandidate $none) {

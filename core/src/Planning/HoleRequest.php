@@ -64,7 +64,10 @@ final readonly class HoleRequest
             $fields->has('reamer') ? $fields->choice('reamer', ['hand', 'machine']) : null,
         );
         if ($hole->depth?->isAtLeast($thickness) === true) {
-            throw Impossible::because('hole', sprintf('A blind hole %.4g mm deep does not fit into %.4g mm of stock.', $hole->depth->inMm(), $thickness->inMm()));
+            throw Impossible::because(
+                'hole',
+                sprintf('A blind hole %.4g mm deep does not fit into %.4g mm of stock.', $hole->depth->inMm(), $thickness->inMm()),
+            );
         }
 
         return $hole;

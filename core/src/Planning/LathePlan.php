@@ -63,7 +63,12 @@ final readonly class LathePlan implements Operation
         $thickness = $part->length('thickness_mm');
         $partsOff = $part->flag('part_off', true);
         // A batch is bored in one go, so each hole goes through its part.
-        $bore = $part->has('bore') ? HoleRequest::fromFields($partsOff ? Fields::of([...$part->object('bore')->toArray(), 'through' => true]) : $part->object('bore'), $thickness) : null;
+        $bore = $part->has('bore')
+            ? HoleRequest::fromFields(
+                $partsOff ? Fields::of([...$part->object('bore')->toArray(), 'through' => true]) : $part->object('bore'),
+                $thickness,
+            )
+            : null;
         if ($bore?->largest()->isLessThan($outside ?? $diameter) === false) {
             throw $part->fault('bore', 'must be smaller than the outside');
         }
@@ -109,10 +114,23 @@ final readonly class LathePlan implements Operation
         if ($this->partsOff) {
             $this->partOff($draft, $move, $dial);
         }
-        $draft->step(new PlanStep('deburr', 'deburring tool', $this->count > 1 ? 'Both faces of every ring.' : 'Every edge that was cut.', ['Burrs cut. Standstill first.']));
+        $draft->step(
+            new PlanStep(
+                'deburr',
+                'deburring tool',
+                $this->count > 1 ? 'Both faces of every ring.' : 'Every edge that was cut.',
+                ['Burrs cut. Standstill first.'],
+            ),
+        );
         $gauge = $this->bore === null ? null : BoreGauge::of($this->bore, $this->crib);
         $draft->step(new PlanStep('measure', implode('; ', array_unique(['caliper', $gauge->tool ?? 'caliper'])), $this->measuring(), figures: $this->bore?->limits === null ? [] : [
-            Figure::length('limits_mm', $this->bore->limits->upper, 'limits', '', ['go_mm' => $this->bore->limits->lower->inMm(), 'no_go_mm' => $this->bore->limits->upper->inMm()]),
+            Figure::length(
+                'limits_mm',
+                $this->bore->limits->upper,
+                'limits',
+                '',
+                ['go_mm' => $this->bore->limits->lower->inMm(), 'no_go_mm' => $this->bore->limits->upper->inMm()],
+            ),
         ]));
 
         return $draft->result($this->figures($batch, $dial));
@@ -135,12 +153,20 @@ final readonly class LathePlan implements Operation
     {
         $most = $this->partsOff && $this->overhang === null ? $this->mostAtOnce($batch->move) : 0;
         $setting = new LatheSetting($draft, $this->crib);
-        $held = $setting->held($this->bar, $this->overhang ?? ($this->partsOff ? $batch->overhang : $this->facing->plus($this->thickness)->plus($this->jawClearance)), $this->support, $most > 0 ? "make at most $most at once" : null);
+        $held = $setting->held(
+            $this->bar,
+            $this->overhang ?? ($this->partsOff ? $batch->overhang : $this->facing->plus($this->thickness)->plus($this->jawClearance)),
+            $this->support,
+            $most > 0 ? "make at most $most at once" : null,
+        );
         if ($this->support === LatheSupport::Tailstock && $this->bore !== null) {
             $draft->missing('The tailstock cannot carry the end and hold the drill at once: let a steady carry it.');
         }
         if ($this->support === LatheSupport::Tailstock) {
-            $held .= sprintf(' Face and centre it held short, at most %.4g mm out, then bring it out to the centre.', $this->bar->times($this->policy->overhangRatio)->inMm());
+            $held .= sprintf(
+                ' Face and centre it held short, at most %.4g mm out, then bring it out to the centre.',
+                $this->bar->times($this->policy->overhangRatio)->inMm(),
+            );
         }
         $cutting = $draft->cut('facing tool', $this->bar, 'drilling');
         $draft->step(new PlanStep('face', 'facing tool', $held.' A square face to measure from, and no crust for the centre drill. '.$cutting->words(), [
@@ -168,14 +194,25 @@ final readonly class LathePlan implements Operation
     /** Whether a tap does not reach through all pieces at once. */
     private function tappedInPieces(Length $stock): bool
     {
-        return $this->partsOff && $this->count > 1 && $this->bore?->purpose === 'tapped' && $stock->isGreaterThan($this->bore->largest()->times(self::TAP_REACH));
+        return $this->partsOff
+            && $this->count > 1
+            && $this->bore?->purpose === 'tapped'
+            && $stock->isGreaterThan($this->bore->largest()->times(self::TAP_REACH));
     }
 
     private function drill(PlanDraft $draft, PlanResult $bore, Length $stock): void
     {
         foreach ($bore->operations as $step) {
             if ($step->kind === 'tap' && $this->tappedInPieces($stock)) {
-                $draft->step($step->forEach($this->count, sprintf('One piece at a time, each just before it is parted off: through all of them it would be %.1f mm, deeper than a tap cuts.', $stock->inMm())));
+                $draft->step(
+                    $step->forEach(
+                        $this->count,
+                        sprintf(
+                            'One piece at a time, each just before it is parted off: through all of them it would be %.1f mm, deeper than a tap cuts.',
+                            $stock->inMm(),
+                        ),
+                    ),
+                );
             } elseif (in_array($step->kind, ['ream', 'tap'], true)) {
                 $draft->step($step);
             } elseif (in_array($step->kind, ['pilot', 'step', 'drill', 'countersink'], true)) {
@@ -196,41 +233,109 @@ final readonly class LathePlan implements Operation
         $deepest = $this->bar->minus($passes[0])->times(0.5);
         $reading = $this->machine->crossSlide?->move($deepest, 'down');
         $words = sprintf('%d pass%s, the last a light one.', count($passes), count($passes) === 1 ? '' : 'es');
-        $words .= $reading === null ? '' : sprintf(' The first takes %.3g mm a side: %d divisions of the cross-slide%s, rounded down.', $deepest->inMm(), $reading->divisions, $this->machine->crossSlide?->readsDiameter === true ? ', which shows the diameter' : '');
+        $words .= $reading === null ? '' : sprintf(
+            ' The first takes %.3g mm a side: %d divisions of the cross-slide%s, rounded down.',
+            $deepest->inMm(),
+            $reading->divisions,
+            $this->machine->crossSlide?->readsDiameter === true ? ', which shows the diameter' : '',
+        );
         $draft->step(new PlanStep('turn', 'turning tool', $words.' '.$cutting->words(), ['Chuck key out. Chips are hot and sharp: hook or brush, at standstill.'], $this->outside, $cutting->speed->chosenRpm,
             $this->machine->speeds->setting($cutting->speed->chosenRpm), lubricant: $this->material->lubricant, dialDivisions: $reading?->divisions, dial: $reading === null ? null : self::onDial($reading), passes: $passes, figures: [
                 $cutting->speedFigure,
-                Figure::length('passes_mm', $this->outside, 'passes', 'cut = (D − d − 2 · finish) / 2 / passes', ['D_mm' => $this->bar->inMm(), 'd_mm' => $this->outside->inMm(), 'finish_mm' => $this->finishCut->inMm(), 'passes' => (float) count($passes)]),
+                Figure::length(
+                    'passes_mm',
+                    $this->outside,
+                    'passes',
+                    'cut = (D − d − 2 · finish) / 2 / passes',
+                    [
+                        'D_mm' => $this->bar->inMm(),
+                        'd_mm' => $this->outside->inMm(),
+                        'finish_mm' => $this->finishCut->inMm(),
+                        'passes' => (float) count($passes),
+                    ],
+                ),
             ]));
     }
 
     private function partOff(PlanDraft $draft, Length $move, ?DialReading $dial): void
     {
         $outside = $this->outside ?? $this->bar;
-        $cutting = $draft->cut('parting blade', $outside, self::PARTING, instead: 'Use a slower machine, or saw the piece off and face it.');
-        $words = sprintf('Blade %.3g, part %.4g, clean-up %.2g: each move is %.4g mm', $this->blade->inMm(), $this->thickness->inMm(), $this->cleanup->inMm(), $move->inMm());
-        $words .= $dial === null ? '.' : sprintf(', %d divisions of this dial%s.', $dial->divisions, $dial->error->isGreaterThan(Length::zero()) ? sprintf(', rounded up: %.3f mm over', $dial->error->inMm()) : ' exactly');
-        $figures = [$cutting->speedFigure, Figure::length('move_mm', $move, 'move', 'move = blade + thickness + cleanup', ['blade_mm' => $this->blade->inMm(), 'thickness_mm' => $this->thickness->inMm(), 'cleanup_mm' => $this->cleanup->inMm()])];
+        $cutting = $draft->cut(
+            'parting blade',
+            $outside,
+            self::PARTING,
+            instead: 'Use a slower machine, or saw the piece off and face it.',
+        );
+        $words = sprintf(
+            'Blade %.3g, part %.4g, clean-up %.2g: each move is %.4g mm',
+            $this->blade->inMm(),
+            $this->thickness->inMm(),
+            $this->cleanup->inMm(),
+            $move->inMm(),
+        );
+        $words .= $dial === null ? '.' : sprintf(
+            ', %d divisions of this dial%s.',
+            $dial->divisions,
+            $dial->error->isGreaterThan(Length::zero()) ? sprintf(', rounded up: %.3f mm over', $dial->error->inMm()) : ' exactly',
+        );
+        $figures = [
+            $cutting->speedFigure,
+            Figure::length(
+                'move_mm',
+                $move,
+                'move',
+                'move = blade + thickness + cleanup',
+                ['blade_mm' => $this->blade->inMm(), 'thickness_mm' => $this->thickness->inMm(), 'cleanup_mm' => $this->cleanup->inMm()],
+            ),
+        ];
         if ($dial !== null && $this->machine->carriage !== null) {
             $figures[] = Figure::number('dial_divisions', 'divisions', $dial->divisions, 'dial', 'divisions = move / graduation', [
-                'move_mm' => $move->inMm(), 'graduation_mm' => $this->machine->carriage->graduation->inMm(), 'turns' => (float) $dial->turns, 'rest' => (float) $dial->remainderDivisions, 'over_mm' => $dial->error->inMm(),
+                'move_mm' => $move->inMm(),
+                'graduation_mm' => $this->machine->carriage->graduation->inMm(),
+                'turns' => (float) $dial->turns,
+                'rest' => (float) $dial->remainderDivisions,
+                'over_mm' => $dial->error->inMm(),
             ]);
         }
         $draft->step(new PlanStep('part_off', 'parting blade', $words.' '.$cutting->words(), ['Blade square and on centre. Catch no ring by hand: let it drop onto a rod or cloth.'], $outside, $cutting->speed->chosenRpm,
-            $this->machine->speeds->setting($cutting->speed->chosenRpm), lubricant: $this->material->lubricant, dialDivisions: $dial?->divisions, dial: $dial === null ? null : self::onDial($dial), repeat: $this->count, figures: $figures));
+            $this->machine->speeds->setting($cutting->speed->chosenRpm),
+            lubricant: $this->material->lubricant,
+            dialDivisions: $dial?->divisions,
+            dial: $dial === null ? null : self::onDial($dial),
+            repeat: $this->count,
+            figures: $figures));
     }
 
     private static function onDial(DialReading $dial): string
     {
-        return $dial->turns === 0 ? sprintf('%d divisions', $dial->divisions) : sprintf('%d turn%s and %d', $dial->turns, $dial->turns === 1 ? '' : 's', $dial->remainderDivisions);
+        return $dial->turns === 0
+            ? sprintf('%d divisions', $dial->divisions)
+            : sprintf('%d turn%s and %d', $dial->turns, $dial->turns === 1 ? '' : 's', $dial->remainderDivisions);
     }
 
     private function measuring(): string
     {
-        $what = array_filter([$this->partsOff ? 'Thickness' : null, $this->outside === null ? null : 'outside', $this->bore === null ? null : 'bore', $this->supportCentre ? 'mouth of the centre' : null], is_string(...));
-        $words = ucfirst(implode(', ', $what !== [] ? $what : ['length'])).($this->count > 1 ? ' of every ring' : '').'; the learner first, the instructor second.';
+        $what = array_filter(
+            [
+                $this->partsOff ? 'Thickness' : null,
+                $this->outside === null ? null : 'outside',
+                $this->bore === null ? null : 'bore',
+                $this->supportCentre ? 'mouth of the centre' : null,
+            ],
+            is_string(...),
+        );
+        $words = ucfirst(
+            implode(', ', $what !== [] ? $what : ['length']),
+        ).($this->count > 1 ? ' of every ring' : '').'; the learner first, the instructor second.';
 
-        return $this->bore?->limits === null ? $words : $words.sprintf(' Bore %s: from %.3f to %.3f mm.', $this->bore->fit, $this->bore->limits->lower->inMm(), $this->bore->limits->upper->inMm());
+        return $this->bore?->limits === null
+            ? $words
+            : $words.sprintf(
+                ' Bore %s: from %.3f to %.3f mm.',
+                $this->bore->fit,
+                $this->bore->limits->lower->inMm(),
+                $this->bore->limits->upper->inMm(),
+            );
     }
 
     /** So many pieces stand out no further than is allowed without support. */
@@ -249,10 +354,16 @@ final readonly class LathePlan implements Operation
 
         return [
             ...($this->partsOff ? [
-                'count' => $this->count, 'move_mm' => $batch->move->inMm(), 'dial_divisions' => $dial?->divisions, 'drilled_full_depth_mm' => $batch->drilledFullDepth->inMm(), 'drilled_total_depth_mm' => $batch->drilledTotalDepth->inMm(),
+                'count' => $this->count,
+                'move_mm' => $batch->move->inMm(),
+                'dial_divisions' => $dial?->divisions,
+                'drilled_full_depth_mm' => $batch->drilledFullDepth->inMm(),
+                'drilled_total_depth_mm' => $batch->drilledTotalDepth->inMm(),
                 'bar_used_mm' => $batch->barUsed->inMm(), 'most_at_once' => $this->mostAtOnce($batch->move),
             ] : ['count' => 1]),
-            'overhang_mm' => $overhang->inMm(), 'overhang_ratio' => $stick->ratio, 'overhang_allowed_mm' => $stick->allowed->inMm(), 'overhang_verdict' => $stick->verdict->value, 'advice' => $stick->advice,
+            'overhang_mm' => $overhang->inMm(), 'overhang_ratio' => $stick->ratio,
+            'overhang_allowed_mm' => $stick->allowed->inMm(), 'overhang_verdict' => $stick->verdict->value,
+            'advice' => $stick->advice,
             // What the chuck grips: at least a diameter (workholding.csv, the note).
             'blank_mm' => $overhang->plus($this->bar)->inMm(),
             'goes_through_spindle' => $this->machine->throughBore?->isAtLeast($this->bar),

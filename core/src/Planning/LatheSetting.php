@@ -38,14 +38,31 @@ final readonly class LatheSetting
         $stick = (new StickOut($work, $overhang, $policy->overhangRatio, $this->draft->machine->throughBore))->compute();
         $needed = $stick->verdict === OverhangVerdict::SupportNeeded;
         if ($needed && $support === LatheSupport::None) {
-            $this->draft->missing(sprintf('The work stands out %.1f mm, %.1f diameters; over %.3g it needs support: %s.%s', $overhang->inMm(), $stick->ratio, $policy->overhangRatio, str_replace('_', ' ', implode(', ', $stick->advice)), $instead === null ? '' : " Or $instead."));
+            $this->draft->missing(
+                sprintf(
+                    'The work stands out %.1f mm, %.1f diameters; over %.3g it needs support: %s.%s',
+                    $overhang->inMm(),
+                    $stick->ratio,
+                    $policy->overhangRatio,
+                    str_replace('_', ' ', implode(', ', $stick->advice)),
+                    $instead === null ? '' : " Or $instead.",
+                ),
+            );
         }
         $this->draft->holdsTrue([
-            'all_jaws_bear' => true, 'overhang_mm' => $overhang->inMm(), 'work_diameter_mm' => $work->inMm(), 'supported' => $support !== LatheSupport::None, 'tailstock_clamped' => true,
-            'tailstock_spindle_locked' => false, 'tailstock_spindle_out_mm' => $policy->tailstockLeastOut->inMm() + 10, 'taper_clean' => true,
+            'all_jaws_bear' => true, 'overhang_mm' => $overhang->inMm(), 'work_diameter_mm' => $work->inMm(),
+            'supported' => $support !== LatheSupport::None, 'tailstock_clamped' => true,
+            'tailstock_spindle_locked' => false,
+            'tailstock_spindle_out_mm' => $policy->tailstockLeastOut->inMm() + 10,
+            'taper_clean' => true,
         ]);
 
-        return sprintf('Stands out %.1f mm, %.1f diameters; %.3g are allowed without support.', $overhang->inMm(), $stick->ratio, $policy->overhangRatio)
+        return sprintf(
+            'Stands out %.1f mm, %.1f diameters; %.3g are allowed without support.',
+            $overhang->inMm(),
+            $stick->ratio,
+            $policy->overhangRatio,
+        )
             .($support === LatheSupport::None ? '' : sprintf(' Carried by the %s.', $support->value));
     }
 
@@ -56,7 +73,9 @@ final readonly class LatheSetting
         $cutting = $this->draft->cut($start->name, $start->diameter, $start->operation);
         $this->draft->step(new PlanStep('centre', $start->name, 'A twist drill is limber and wanders; a short stiff start does not. '.$start->why.' '.$cutting->words(),
             ['Taper wiped clean, tailstock clamped, its spindle out far enough to seat.'], $start->diameter, $cutting->speed->chosenRpm,
-            $this->draft->machine->speeds->setting($cutting->speed->chosenRpm), lubricant: $this->draft->material->lubricant, figures: [$cutting->speedFigure]));
+            $this->draft->machine->speeds->setting($cutting->speed->chosenRpm),
+            lubricant: $this->draft->material->lubricant,
+            figures: [$cutting->speedFigure]));
     }
 
     /** A centre that carries: its cone formed for the most part, and its mouth to measure. */
@@ -70,21 +89,50 @@ final readonly class LatheSetting
             return;
         }
         if (! $this->crib->hasCentreDrill($drill->range->size)) {
-            $this->draft->missing("The crib has no centre drill {$drill->range->size}. Ask for it: another size makes a centre that does not carry this bar.");
+            $this->draft->missing(
+                "The crib has no centre drill {$drill->range->size}. Ask for it: another size makes a centre that does not carry this bar.",
+            );
         }
         $depth = (new CentreDrillDepth($drill->shape, $drill->pilotLength, CentreDrillDepth::USUAL))->compute();
         $scale = $this->draft->machine->scale;
         $reading = $scale->down($depth->depth);
         $cutting = $this->draft->cut("centre drill {$drill->range->size}", $drill->shape->body, 'centre_drilling');
-        $terms = ['d_mm' => $drill->shape->pilot->inMm(), 'D_mm' => $drill->shape->body->inMm(), 'pilot_length_mm' => $drill->pilotLength->inMm(), 'part' => CentreDrillDepth::USUAL, 'mouth_mm' => $depth->mouth->inMm()];
+        $terms = [
+            'd_mm' => $drill->shape->pilot->inMm(),
+            'D_mm' => $drill->shape->body->inMm(),
+            'pilot_length_mm' => $drill->pilotLength->inMm(),
+            'part' => CentreDrillDepth::USUAL,
+            'mouth_mm' => $depth->mouth->inMm(),
+        ];
         $this->draft->step(new PlanStep('centre', "centre drill {$drill->range->size}", sprintf('A centre that carries: %.0f %% of the cone, %.2f mm wide at its mouth. %s', 100 * CentreDrillDepth::USUAL, $depth->mouth->inMm(), $cutting->words()),
-            ['Taper wiped clean, tailstock clamped, its spindle out far enough to seat.', 'The pilot is weak: light feed, clear the chips, plenty of lubricant.'], $drill->shape->body, $cutting->speed->chosenRpm,
+            [
+                'Taper wiped clean, tailstock clamped, its spindle out far enough to seat.',
+                'The pilot is weak: light feed, clear the chips, plenty of lubricant.',
+            ],
+            $drill->shape->body,
+            $cutting->speed->chosenRpm,
             $this->draft->machine->speeds->setting($cutting->speed->chosenRpm), totalDepth: $depth->depth, reading: $reading, scale: $scale->name($reading), lubricant: $this->draft->material->lubricant, figures: [
                 $cutting->speedFigure,
-                Figure::length('total_depth_mm', $depth->depth, 'centre', 'depth = pilot_length + part · (D − d) / 2 / tan 30°', $terms)->teaching(),
-                Figure::length('reading_mm', $reading, 'reading.down', 'reading = depth', ['depth_mm' => $depth->depth->inMm(), 'graduation_mm' => $scale->graduation->inMm()]),
+                Figure::length(
+                    'total_depth_mm',
+                    $depth->depth,
+                    'centre',
+                    'depth = pilot_length + part · (D − d) / 2 / tan 30°',
+                    $terms,
+                )->teaching(),
+                Figure::length(
+                    'reading_mm',
+                    $reading,
+                    'reading.down',
+                    'reading = depth',
+                    ['depth_mm' => $depth->depth->inMm(), 'graduation_mm' => $scale->graduation->inMm()],
+                ),
             ]));
-        $this->draft->holdsTrue(['centre_pilot_mm' => $drill->shape->pilot->inMm(), 'centre_body_mm' => $drill->shape->body->inMm(), 'centre_mouth_mm' => $depth->mouth->inMm()]);
+        $this->draft->holdsTrue([
+            'centre_pilot_mm' => $drill->shape->pilot->inMm(),
+            'centre_body_mm' => $drill->shape->body->inMm(),
+            'centre_mouth_mm' => $depth->mouth->inMm(),
+        ]);
     }
 
     private function allowed(Length $work): Length

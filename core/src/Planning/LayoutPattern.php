@@ -18,8 +18,15 @@ final class LayoutPattern
      *
      * @throws CoreException
      */
-    public static function points(Fields $fields, string $pattern, string $datum, Length $length, Length $width, Length $hole, float $edgeRatio): array
-    {
+    public static function points(
+        Fields $fields,
+        string $pattern,
+        string $datum,
+        Length $length,
+        Length $width,
+        Length $hole,
+        float $edgeRatio,
+    ): array {
         return match ($pattern) {
             'line' => self::line($fields->object('line'), $length, $width, $hole, $edgeRatio),
             'circle' => self::circle($fields->object('circle'), $datum, $length, $width, $hole),
@@ -33,14 +40,19 @@ final class LayoutPattern
     {
         $y = $line->has('offset_mm') ? $line->length('offset_mm') : $width->times(0.5);
 
-        return array_map(static fn (Length $x): Point => new Point($x, $y), self::along($line, $length, $hole, $edgeRatio, 'mode', 'pitch_mm', 'count', 'end_inset_mm'));
+        return array_map(
+            static fn (Length $x): Point => new Point($x, $y),
+            self::along($line, $length, $hole, $edgeRatio, 'mode', 'pitch_mm', 'count', 'end_inset_mm'),
+        );
     }
 
     /** @return list<Point> */
     private static function circle(Fields $circle, string $datum, Length $length, Length $width, Length $hole): array
     {
         [$middleX, $middleY] = [$length->times(0.5), $width->times(0.5)];
-        $from = static fn (string $key, Length $middle): Length => $circle->has($key) ? ($datum === 'corner' ? $circle->coordinate($key) : $middle->plus($circle->coordinate($key))) : $middle;
+        $from = static fn (string $key, Length $middle): Length => $circle->has($key)
+            ? ($datum === 'corner' ? $circle->coordinate($key) : $middle->plus($circle->coordinate($key)))
+            : $middle;
         $x = $from('centre_x_mm', $middleX);
         $y = $from('centre_y_mm', $middleY);
         $points = (new HoleCircle($circle->integer('count', 1, 400), $circle->length('circle_mm'), $circle->number('start_deg', 0), $x, $y, $hole))->compute()->points;
@@ -77,8 +89,16 @@ final class LayoutPattern
      *
      * @return list<Length>
      */
-    private static function along(Fields $given, Length $length, Length $hole, float $edgeRatio, string $mode, string $pitchKey, string $countKey, string $insetKey): array
-    {
+    private static function along(
+        Fields $given,
+        Length $length,
+        Length $hole,
+        float $edgeRatio,
+        string $mode,
+        string $pitchKey,
+        string $countKey,
+        string $insetKey,
+    ): array {
         if ($given->choice($mode, ['from_centre', 'fit_count'], 'fit_count') === 'fit_count') {
             return (new HoleLine($length, null, $given->integer($countKey, 1, 100), $given->lengthOrZero($insetKey), $hole, $edgeRatio))->compute()->positions;
         }
@@ -97,6 +117,7 @@ final class LayoutPattern
     {
         return array_map(static fn (Fields $point): Point => $datum === 'corner'
             ? new Point($point->coordinate('x_mm'), $point->coordinate('y_mm'))
-            : new Point($length->times(0.5)->plus($point->coordinate('x_mm')), $width->times(0.5)->plus($point->coordinate('y_mm'))), $fields->objects('points', 1));
+            : new Point($length->times(0.5)->plus($point->coordinate('x_mm')), $width->times(0.5)->plus($point->coordinate('y_mm'))),
+            $fields->objects('points', 1));
     }
 }

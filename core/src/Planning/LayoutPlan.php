@@ -56,8 +56,18 @@ final readonly class LayoutPlan implements Operation
             throw $fields->fault($pattern, sprintf('must not make more than %d holes', self::MOST_HOLES));
         }
 
-        return new self($length, $width, $hole, $edgeRatio, $datum, $pattern, $points, $fields->choice('setting', self::SETTINGS, 'rule'), $fields->length('rule_graduation_mm', 0.5),
-            $fields->has('parallels') ? $fields->positives('parallels') : []);
+        return new self(
+            $length,
+            $width,
+            $hole,
+            $edgeRatio,
+            $datum,
+            $pattern,
+            $points,
+            $fields->choice('setting', self::SETTINGS, 'rule'),
+            $fields->length('rule_graduation_mm', 0.5),
+            $fields->has('parallels') ? $fields->positives('parallels') : [],
+        );
     }
 
     /** @throws CoreException when a hole lies off the plate or runs into its neighbour */
@@ -68,22 +78,55 @@ final readonly class LayoutPlan implements Operation
         foreach ($this->points as $index => $point) {
             $edge = $this->edge($point);
             if ($edge->isLessThan($this->hole->times(0.5))) {
-                throw Impossible::because($this->pattern, sprintf('Hole %s breaks out of the plate: its middle lies %.4g mm from the edge.', self::name($index), $edge->inMm()));
+                throw Impossible::because(
+                    $this->pattern,
+                    sprintf('Hole %s breaks out of the plate: its middle lies %.4g mm from the edge.', self::name($index), $edge->inMm()),
+                );
             }
-            [$datumX, $datumY] = $this->datum === 'corner' ? [$point->x, $point->y] : [$point->x->minus($this->length->times(0.5)), $point->y->minus($this->width->times(0.5))];
-            $holes[] = new LayoutHole(self::name($index), $point->x, $point->y, $datumX, $datumY, $edge, $edge->isAtLeast($wanted), $this->set($point->x, $datumX, $missing), $this->set($point->y, $datumY, $missing));
+            [$datumX, $datumY] = $this->datum === 'corner' ? [$point->x, $point->y] : [
+                $point->x->minus($this->length->times(0.5)),
+                $point->y->minus($this->width->times(0.5)),
+            ];
+            $holes[] = new LayoutHole(
+                self::name($index),
+                $point->x,
+                $point->y,
+                $datumX,
+                $datumY,
+                $edge,
+                $edge->isAtLeast($wanted),
+                $this->set($point->x, $datumX, $missing),
+                $this->set($point->y, $datumY, $missing),
+            );
         }
         $ligament = $this->ligament();
         if ($ligament?->isAtMost(Length::zero()) === true) {
-            throw Impossible::because($this->pattern, sprintf('Neighbouring holes run into each other: %.4g mm are missing between two of them.', -$ligament->inMm()));
+            throw Impossible::because(
+                $this->pattern,
+                sprintf('Neighbouring holes run into each other: %.4g mm are missing between two of them.', -$ligament->inMm()),
+            );
         }
         $close = array_filter($holes, static fn (LayoutHole $hole): bool => ! $hole->edgeOk);
         if ($close !== []) {
-            $missing[] = sprintf('%s lie%s nearer to an edge than %.4g mm (%.3g times the hole), the shop\'s least. Move them in, take a smaller hole, or a wider plate.', implode(', ', array_map(static fn (LayoutHole $hole): string => $hole->name, $close)), count($close) === 1 ? 's' : '', $wanted->inMm(), $this->edgeRatio);
+            $missing[] = sprintf(
+                '%s lie%s nearer to an edge than %.4g mm (%.3g times the hole), the shop\'s least. Move them in, take a smaller hole, or a wider plate.',
+                implode(', ', array_map(static fn (LayoutHole $hole): string => $hole->name, $close)),
+                count($close) === 1 ? 's' : '',
+                $wanted->inMm(),
+                $this->edgeRatio,
+            );
         }
         $edges = array_map(static fn (LayoutHole $hole): float => $hole->edge->inMm(), $holes);
 
-        return new LayoutResult(count($holes), $holes, $wanted, Length::mm(min([INF, ...$edges])), $ligament, array_values(array_unique($missing)), $missing === []);
+        return new LayoutResult(
+            count($holes),
+            $holes,
+            $wanted,
+            Length::mm(min([INF, ...$edges])),
+            $ligament,
+            array_values(array_unique($missing)),
+            $missing === [],
+        );
     }
 
     /** A, B … Z, AA, AB … */
@@ -94,7 +137,9 @@ final readonly class LayoutPlan implements Operation
 
     private function edge(Point $point): Length
     {
-        return Length::mm(min($point->x->inMm(), $point->y->inMm(), $this->length->minus($point->x)->inMm(), $this->width->minus($point->y)->inMm()));
+        return Length::mm(
+            min($point->x->inMm(), $point->y->inMm(), $this->length->minus($point->x)->inMm(), $this->width->minus($point->y)->inMm()),
+        );
     }
 
     private function ligament(): ?Length
@@ -124,7 +169,9 @@ final readonly class LayoutPlan implements Operation
         // A stack stands on the table, so it always counts from the edge.
         foreach ($this->parallels === [] ? [] : self::STACK_TOLERANCES as $tolerance) {
             try {
-                $stack = ParallelStack::fromFields(Fields::of(['height_mm' => $fromCorner->inMm(), 'available' => $this->parallels, 'tolerance_mm' => $tolerance]))->compute();
+                $stack = ParallelStack::fromFields(
+                    Fields::of(['height_mm' => $fromCorner->inMm(), 'available' => $this->parallels, 'tolerance_mm' => $tolerance]),
+                )->compute();
 
                 return new LayoutSetting($stack->height, $stack->error, $stack->pieces);
             } catch (NoCandidate) {
@@ -132,7 +179,11 @@ final readonly class LayoutPlan implements Operation
             }
         }
         $missing[] = $this->parallels === [] ? 'The crib has no parallels to stack. Set by rule or readout, or choose a crib that has some.'
-            : sprintf('No stack of up to four parallels comes within %.2g mm of %.4g mm. Set that line by rule or readout.', self::STACK_TOLERANCES[count(self::STACK_TOLERANCES) - 1], $fromCorner->inMm());
+            : sprintf(
+                'No stack of up to four parallels comes within %.2g mm of %.4g mm. Set that line by rule or readout.',
+                self::STACK_TOLERANCES[count(self::STACK_TOLERANCES) - 1],
+                $fromCorner->inMm(),
+            );
 
         return new LayoutSetting($fromCorner, Length::zero());
     }

@@ -17,6 +17,10 @@ final readonly class LayoutSetting extends Result
 
     public function toArray(): array
     {
-        return ['value_mm' => $this->value->inMm(), 'error_mm' => $this->error->inMm(), 'pieces_mm' => array_map(static fn (Length $piece): float => $piece->inMm(), $this->pieces)];
+        return [
+            'value_mm' => $this->value->inMm(),
+            'error_mm' => $this->error->inMm(),
+            'pieces_mm' => array_map(static fn (Length $piece): float => $piece->inMm(), $this->pieces),
+        ];
     }
 }

@@ -27,7 +27,12 @@ final readonly class ParallelStack implements Operation
         }
         usort($available, static fn (Length $a, Length $b): int => $b->compareExactly($a));
 
-        return new self($fields->length('height_mm'), $available, $fields->integer('max_pieces', 1, 8, 4), $fields->lengthOrZero('tolerance_mm', 0));
+        return new self(
+            $fields->length('height_mm'),
+            $available,
+            $fields->integer('max_pieces', 1, 8, 4),
+            $fields->lengthOrZero('tolerance_mm', 0),
+        );
     }
 
     /** @throws NoCandidate when no stack comes within the tolerance */
@@ -41,13 +46,24 @@ final readonly class ParallelStack implements Operation
                 return new Stack($found, $height, $height->minus($this->height));
             }
         }
-        throw NoCandidate::in('available', sprintf('No stack of up to %d pieces makes %.4g mm; the nearest single piece is %.4g mm.', $this->maxPieces, $this->height->inMm(), $this->nearest()->inMm()));
+        throw NoCandidate::in(
+            'available',
+            sprintf(
+                'No stack of up to %d pieces makes %.4g mm; the nearest single piece is %.4g mm.',
+                $this->maxPieces,
+                $this->height->inMm(),
+                $this->nearest()->inMm(),
+            ),
+        );
     }
 
     private function nearest(): Length
     {
         $pieces = $this->available;
-        usort($pieces, fn (Length $a, Length $b): int => $a->minus($this->height)->absolute()->compareExactly($b->minus($this->height)->absolute()));
+        usort(
+            $pieces,
+            fn (Length $a, Length $b): int => $a->minus($this->height)->absolute()->compareExactly($b->minus($this->height)->absolute()),
+        );
 
         return $pieces[0];
     }

@@ -17,15 +17,24 @@ use MillStep\Core\Result;
 final readonly class PlanChanges extends Result
 {
     /** What is said of an operation, in the order in which it is shown. */
-    private const FIELDS = ['tool', 'diameter_mm', 'rpm', 'setting', 'feed_mm_rev', 'depth_mm', 'total_depth_mm', 'reading_mm', 'scale', 'dial_divisions', 'repeat', 'lubricant', 'why'];
+    private const FIELDS = [
+        'tool', 'diameter_mm', 'rpm', 'setting', 'feed_mm_rev', 'depth_mm', 'total_depth_mm', 'reading_mm', 'scale',
+        'dial_divisions', 'repeat', 'lubricant', 'why',
+    ];
 
     /**
      * @param  list<Line>  $operations
      * @param  list<string>  $missingBefore  what only the first lacks
      * @param  list<string>  $missingAfter  what only the second lacks
      */
-    private function __construct(public array $operations, public array $missingBefore, public array $missingAfter, public float $timeBeforeS, public float $timeAfterS, public int $count)
-    {
+    private function __construct(
+        public array $operations,
+        public array $missingBefore,
+        public array $missingAfter,
+        public float $timeBeforeS,
+        public float $timeAfterS,
+        public int $count,
+    ) {
     }
 
     /**
@@ -61,7 +70,10 @@ final readonly class PlanChanges extends Result
         $best = array_fill(0, $rows + 1, array_fill(0, $columns + 1, 0));
         for ($i = $rows - 1; $i >= 0; $i--) {
             for ($j = $columns - 1; $j >= 0; $j--) {
-                $best[$i][$j] = $before[$i]['kind'] === $after[$j]['kind'] ? 1 + $best[$i + 1][$j + 1] : max($best[$i + 1][$j], $best[$i][$j + 1]);
+                $best[$i][$j] = $before[$i]['kind'] === $after[$j]['kind'] ? 1 + $best[$i + 1][$j + 1] : max(
+                    $best[$i + 1][$j],
+                    $best[$i][$j + 1],
+                );
             }
         }
         $lines = [];

@@ -42,10 +42,17 @@ final class PlanDraft
         public readonly bool $through,
     ) {
         $this->facts = [
-            'machine_kind' => $machine->kind, 'machine_in_service' => $machine->inService, 'access' => 'alone', 'eye_protection' => true, 'loose_items' => false,
-            'chuck_key_in_chuck' => false, 'chuck_tight' => true, 'chips_by_hand' => false, 'rotation' => 'forward', 'sharp' => true, 'changing_speed' => false,
-            'material' => $material->ownRow ? $material->toFields() : $material->key, 'thickness_mm' => $thickness->inMm(), 'sandwiched' => false, 'through' => $through, 'under_hole' => 'scrap',
-            'across_open_jaws' => false, 'hooked_stops' => false, 'start' => $machine->isLathe() ? 'centre' : 'punch', 'mark_diameter_mm' => 3, 'lubricant' => $material->lubricant,
+            'machine_kind' => $machine->kind, 'machine_in_service' => $machine->inService, 'access' => 'alone',
+            'eye_protection' => true, 'loose_items' => false,
+            'chuck_key_in_chuck' => false, 'chuck_tight' => true, 'chips_by_hand' => false, 'rotation' => 'forward',
+            'sharp' => true, 'changing_speed' => false,
+            'material' => $material->ownRow ? $material->toFields() : $material->key,
+            'thickness_mm' => $thickness->inMm(),
+            'sandwiched' => false,
+            'through' => $through,
+            'under_hole' => 'scrap',
+            'across_open_jaws' => false, 'hooked_stops' => false, 'start' => $machine->isLathe() ? 'centre' : 'punch',
+            'mark_diameter_mm' => 3, 'lubricant' => $material->lubricant,
         ];
         if (! $machine->inService) {
             $this->missing(ucfirst($machine->name).' is out of service. Choose another machine.');
@@ -81,7 +88,10 @@ final class PlanDraft
     {
         $this->warnings = array_values(array_unique([...$this->warnings, ...$other->warnings]));
         $this->missing = array_values(array_unique([...$this->missing, ...$other->missing]));
-        $this->setups = [...$this->setups, ...array_map(fn (array $setup): array => [...$setup, ...$this->overhangFacts()], $other->setups)];
+        $this->setups = [
+            ...$this->setups,
+            ...array_map(fn (array $setup): array => [...$setup, ...$this->overhangFacts()], $other->setups),
+        ];
     }
 
     /** @return array<string, mixed> how far the work stands out is this plan's to say, not that of its bore */
@@ -97,18 +107,44 @@ final class PlanDraft
     }
 
     /** Speed and feed for a tool; says so where this machine cannot turn slowly enough. */
-    public function cut(string $tool, Length $diameter, string $operation, ?DeepHole $deep = null, float $feedFactor = 1.0, string $instead = self::SLOWER): Cutting
-    {
-        return $this->judged(Cutting::of($this->machine, $this->material, $this->policy, $diameter, $operation, $deep, $feedFactor), $tool, $instead);
+    public function cut(
+        string $tool,
+        Length $diameter,
+        string $operation,
+        ?DeepHole $deep = null,
+        float $feedFactor = 1.0,
+        string $instead = self::SLOWER,
+    ): Cutting {
+        return $this->judged(
+            Cutting::of($this->machine, $this->material, $this->policy, $diameter, $operation, $deep, $feedFactor),
+            $tool,
+            $instead,
+        );
     }
 
     /** Says so where this machine cannot turn slowly enough. */
     public function judged(Cutting $cutting, string $tool, string $instead = self::SLOWER): Cutting
     {
         if ($cutting->machineTooFast()) {
-            $this->missing(sprintf('The slowest speed of %s is %d rpm; the %s wants %d rpm or less. %s', $this->machine->name, $cutting->speed->chosenRpm, $tool, $cutting->wantedRpm(), $instead));
+            $this->missing(
+                sprintf(
+                    'The slowest speed of %s is %d rpm; the %s wants %d rpm or less. %s',
+                    $this->machine->name,
+                    $cutting->speed->chosenRpm,
+                    $tool,
+                    $cutting->wantedRpm(),
+                    $instead,
+                ),
+            );
         } elseif ($cutting->speed->verdict === SpeedVerdict::MachineTooFast) {
-            $this->warn(sprintf('The %s runs at %d rpm, a little over its %d rpm: light feed, plenty of lubricant.', $tool, $cutting->speed->chosenRpm, $cutting->speed->targetRpm));
+            $this->warn(
+                sprintf(
+                    'The %s runs at %d rpm, a little over its %d rpm: light feed, plenty of lubricant.',
+                    $tool,
+                    $cutting->speed->chosenRpm,
+                    $cutting->speed->targetRpm,
+                ),
+            );
         }
 
         return $cutting;
@@ -133,12 +169,21 @@ final class PlanDraft
     {
         $this->setups[] = [
             ...$this->facts,
-            'holding' => $this->holding?->holding->method, 'resisting_force_n' => $this->holding?->forceN, 'lever_mm' => $this->holding?->lever->inMm(),
+            'holding' => $this->holding?->holding->method,
+            'resisting_force_n' => $this->holding?->forceN,
+            'lever_mm' => $this->holding?->lever->inMm(),
             ...$facts,
             'policy' => array_filter([
-                'grab_factor' => $this->policy->grabFactor, 'pilot_school' => $this->policy->pilotSchool->value, 'pilot_threshold_mm' => $this->policy->pilotThreshold->inMm(),
-                'web_ratio' => $this->policy->webRatio, 'learner_cap_rpm' => $this->policy->learnerCapRpm, 'overhang_ratio' => $this->policy->overhangRatio,
-                'thin_sheet_mm' => $this->policy->thinSheet->inMm(), 'loose_vice_limit_mm' => $this->policy->looseViceLimit->inMm(), 'tailstock_least_out_mm' => $this->policy->tailstockLeastOut->inMm(), ...$limits,
+                'grab_factor' => $this->policy->grabFactor,
+                'pilot_school' => $this->policy->pilotSchool->value,
+                'pilot_threshold_mm' => $this->policy->pilotThreshold->inMm(),
+                'web_ratio' => $this->policy->webRatio,
+                'learner_cap_rpm' => $this->policy->learnerCapRpm,
+                'overhang_ratio' => $this->policy->overhangRatio,
+                'thin_sheet_mm' => $this->policy->thinSheet->inMm(),
+                'loose_vice_limit_mm' => $this->policy->looseViceLimit->inMm(),
+                'tailstock_least_out_mm' => $this->policy->tailstockLeastOut->inMm(),
+                ...$limits,
             ], static fn (mixed $value): bool => $value !== null),
         ];
     }
@@ -148,6 +193,16 @@ final class PlanDraft
     {
         $time = array_sum(array_map(static fn (PlanStep $step): float => ($step->timeS ?? 0.0) * ($step->repeat ?? 1), $this->steps));
 
-        return new PlanResult($this->steps, $this->holding?->toArray() ?? $this->held[0], $this->holding->figure ?? $this->held[1], $this->warnings, $this->missing, $this->setups, $time, $this->missing === [], $batch);
+        return new PlanResult(
+            $this->steps,
+            $this->holding?->toArray() ?? $this->held[0],
+            $this->holding->figure ?? $this->held[1],
+            $this->warnings,
+            $this->missing,
+            $this->setups,
+            $time,
+            $this->missing === [],
+            $batch,
+        );
     }
 }

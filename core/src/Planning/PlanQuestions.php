@@ -25,7 +25,13 @@ final readonly class PlanQuestions
     /** On a machine whose speed is set by a dial, a twentieth off is as good. */
     private const RANGE_TOLERANCE = 0.05;
 
-    private const ASKED = ['diameter_mm' => 'mm', 'rpm' => 'rpm', 'total_depth_mm' => 'mm', 'reading_mm' => 'mm', 'dial_divisions' => 'divisions'];
+    private const ASKED = [
+        'diameter_mm' => 'mm',
+        'rpm' => 'rpm',
+        'total_depth_mm' => 'mm',
+        'reading_mm' => 'mm',
+        'dial_divisions' => 'divisions',
+    ];
 
     private const WITHOUT_DIAMETER = ['tap', 'ream', 'face', 'turn', 'part_off', 'countersink', 'centre'];
 
@@ -41,7 +47,13 @@ final readonly class PlanQuestions
             $values = $step->toArray();
             foreach (self::ASKED as $field => $unit) {
                 if (isset($values[$field]) && $step->figure($field) !== null && ! ($field === 'diameter_mm' && in_array($step->kind, self::WITHOUT_DIAMETER, true))) {
-                    $questions[] = ['key' => "$index.$field", 'operation' => $index, 'kind' => $step->kind, 'field' => $field, 'unit' => $unit];
+                    $questions[] = [
+                        'key' => "$index.$field",
+                        'operation' => $index,
+                        'kind' => $step->kind,
+                        'field' => $field,
+                        'unit' => $unit,
+                    ];
                 }
             }
         }

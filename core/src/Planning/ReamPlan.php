@@ -46,7 +46,10 @@ final readonly class ReamPlan implements Operation
         $window = $this->window();
         $below = array_values(array_filter($this->drills, fn (Drill $drill): bool => $drill->diameter->isLessThan($this->final)));
         if ($below === []) {
-            throw NoCandidate::in('drills', sprintf('Every drill of the set is as large as the reamer (%.4g mm) or larger.', $this->final->inMm()));
+            throw NoCandidate::in(
+                'drills',
+                sprintf('Every drill of the set is as large as the reamer (%.4g mm) or larger.', $this->final->inMm()),
+            );
         }
         $drill = match ($this->school) {
             ReamSchool::Table => $this->byTable($below, $window),
@@ -73,7 +76,9 @@ final readonly class ReamPlan implements Operation
     /** @param  non-empty-list<Drill>  $below */
     private function byTable(array $below, ReamAllowance $window): ?Drill
     {
-        $inside = array_values(array_filter($below, fn (Drill $drill): bool => $window->judge($this->final->minus($drill->diameter)) === ReamVerdict::Good));
+        $inside = array_values(
+            array_filter($below, fn (Drill $drill): bool => $window->judge($this->final->minus($drill->diameter)) === ReamVerdict::Good),
+        );
 
         return Drill::nearest($inside, $this->final->minus($window->min->plus($window->max)->times(0.5)));
     }

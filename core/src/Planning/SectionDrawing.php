@@ -48,7 +48,14 @@ final class SectionDrawing
 
             return;
         }
-        $pen->area(Style::Outline, [[-$side, 0], [-$d / 2, 0], [-$d / 2, -$depth], [0, -$total], [$d / 2, -$depth], [$d / 2, 0], [$side, 0], [$side, -$t], [-$side, -$t]], true);
+        $pen->area(
+            Style::Outline,
+            [
+                [-$side, 0], [-$d / 2, 0], [-$d / 2, -$depth], [0, -$total], [$d / 2, -$depth], [$d / 2, 0], [$side, 0],
+                [$side, -$t], [-$side, -$t],
+            ],
+            true,
+        );
     }
 
     /** Thread or reamed bore, in thin lines as a drawing has them. */
@@ -73,8 +80,17 @@ final class SectionDrawing
         }
     }
 
-    private static function dimensions(Pen $pen, PlanResult $plan, PlanStep $drill, float $t, float $side, float $top, float $d, float $depth, float $total): void
-    {
+    private static function dimensions(
+        Pen $pen,
+        PlanResult $plan,
+        PlanStep $drill,
+        float $t,
+        float $side,
+        float $top,
+        float $d,
+        float $depth,
+        float $total,
+    ): void {
         $left = -$side;
         $pen->dimensionY($left, 0, $left, -$t, $left - $pen->letters(1.8));
         $pen->dimensionY($side, 0, 0, -$total, $side + $pen->letters(4));
@@ -88,7 +104,10 @@ final class SectionDrawing
         }
         $finish = $plan->first('tap') ?? $plan->first('ream');
         if ($finish?->diameter !== null && $finish->depth !== null) {
-            $lines[] = [$finish->kind === 'tap' ? 'thread, full for ' : 'reamed ⌀ ', $finish->kind === 'tap' ? $finish->depth->inMm() : $finish->diameter->inMm()];
+            $lines[] = [
+                $finish->kind === 'tap' ? 'thread, full for ' : 'reamed ⌀ ',
+                $finish->kind === 'tap' ? $finish->depth->inMm() : $finish->diameter->inMm(),
+            ];
         }
         $lines[] = ['point ', $total - $depth];
         foreach ($lines as $index => [$words, $length]) {
@@ -101,7 +120,9 @@ final class SectionDrawing
 
     private static function last(PlanResult $plan, string $kind): ?PlanStep
     {
-        $found = array_values(array_filter($plan->operations, static fn (PlanStep $step): bool => $step->kind === $kind && $step->totalDepth !== null));
+        $found = array_values(
+            array_filter($plan->operations, static fn (PlanStep $step): bool => $step->kind === $kind && $step->totalDepth !== null),
+        );
 
         return $found === [] ? null : $found[count($found) - 1];
     }

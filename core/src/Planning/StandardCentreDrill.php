@@ -13,8 +13,12 @@ use MillStep\Core\Workshop\CentreDrill;
 /** A plain 60° centre drill of the standards (centre_drills.csv); the work diameters are workshop practice. */
 final readonly class StandardCentreDrill
 {
-    private function __construct(public string $system, public CentreDrill $shape, public Length $pilotLength, public CentreDrillRange $range)
-    {
+    private function __construct(
+        public string $system,
+        public CentreDrill $shape,
+        public Length $pilotLength,
+        public CentreDrillRange $range,
+    ) {
     }
 
     /**
@@ -54,7 +58,10 @@ final readonly class StandardCentreDrill
         static $all = null;
         if ($all === null) {
             $found = [];
-            $columns = ['system', 'size', 'pilot_diameter_mm', 'body_diameter_mm', 'pilot_length_mm', 'recommended_work_diameter_min_mm', 'recommended_work_diameter_max_mm'];
+            $columns = [
+                'system', 'size', 'pilot_diameter_mm', 'body_diameter_mm', 'pilot_length_mm',
+                'recommended_work_diameter_min_mm', 'recommended_work_diameter_max_mm',
+            ];
             Table::shipped('centre_drills.csv', $columns)->map(static function (Row $row) use (&$found): void {
                 $pilot = $row->length('pilot_diameter_mm');
                 $body = $row->length('body_diameter_mm');
@@ -62,7 +69,10 @@ final readonly class StandardCentreDrill
                     throw $row->fault('body_diameter_mm', 'is no wider than the pilot');
                 }
                 $found[$row->text('size')] = new self($row->choice('system', ['inch', 'metric']), CentreDrill::of($pilot, $body), $row->length('pilot_length_mm'), CentreDrillRange::of(
-                    $row->text('size'), $pilot, $row->length('recommended_work_diameter_min_mm'), $row->note('recommended_work_diameter_max_mm') === '' ? null : $row->length('recommended_work_diameter_max_mm'),
+                    $row->text('size'),
+                    $pilot,
+                    $row->length('recommended_work_diameter_min_mm'),
+                    $row->note('recommended_work_diameter_max_mm') === '' ? null : $row->length('recommended_work_diameter_max_mm'),
                 ));
             });
             $all = $found;

@@ -34,7 +34,12 @@ final readonly class StartingTool
             }
         }
         if ($best === null) {
-            return new self('spotting drill', $firstDrill, 'spot_drilling', sprintf('The crib has no centre drill that suits before a %.4g mm drill.', $firstDrill->inMm()));
+            return new self(
+                'spotting drill',
+                $firstDrill,
+                'spot_drilling',
+                sprintf('The crib has no centre drill that suits before a %.4g mm drill.', $firstDrill->inMm()),
+            );
         }
 
         return new self("centre drill $best->size", StandardCentreDrill::named($best->size)->shape->body, 'centre_drilling',

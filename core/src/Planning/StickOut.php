@@ -35,6 +35,11 @@ final readonly class StickOut implements Operation
             'steady' => true,
         ]));
 
-        return new Overhang($this->overhang->ratioTo($this->diameter), $allowed, $needed ? OverhangVerdict::SupportNeeded : OverhangVerdict::UnsupportedOk, $needed ? $advice : []);
+        return new Overhang(
+            $this->overhang->ratioTo($this->diameter),
+            $allowed,
+            $needed ? OverhangVerdict::SupportNeeded : OverhangVerdict::UnsupportedOk,
+            $needed ? $advice : [],
+        );
     }
 }

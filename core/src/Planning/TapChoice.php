@@ -38,9 +38,21 @@ final readonly class TapChoice implements Operation
         return match (true) {
             $this->through => new TapSequence(['spiral_point'], false, 'A through hole lets the chip be pushed ahead.'),
             $this->drive === 'power' => new TapSequence(['spiral_flute'], false, 'A blind hole under power: the chip has to come up.'),
-            in_array($this->materialGroup, self::PULLED_UP, true) => new TapSequence(['spiral_flute'], false, 'A blind hole in ductile stock: a spiral flute pulls the chip up.'),
-            $this->materialGroup === 'cast_iron' => new TapSequence(['taper', 'second', 'bottoming'], false, 'The chip is powder and breaks by itself.'),
-            default => new TapSequence(['taper', 'second', 'bottoming'], true, 'A blind hole by hand: start with the longest lead, turn back to break the chip.'),
+            in_array($this->materialGroup, self::PULLED_UP, true) => new TapSequence(
+                ['spiral_flute'],
+                false,
+                'A blind hole in ductile stock: a spiral flute pulls the chip up.',
+            ),
+            $this->materialGroup === 'cast_iron' => new TapSequence(
+                ['taper', 'second', 'bottoming'],
+                false,
+                'The chip is powder and breaks by itself.',
+            ),
+            default => new TapSequence(
+                ['taper', 'second', 'bottoming'],
+                true,
+                'A blind hole by hand: start with the longest lead, turn back to break the chip.',
+            ),
         };
     }
 }

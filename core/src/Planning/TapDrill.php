@@ -37,7 +37,15 @@ final readonly class TapDrill implements Operation
             throw $fields->fault('percent_target', 'must lie from percent_min to percent_max');
         }
 
-        return new self($fields->length('major_mm'), $fields->length('pitch_mm'), ThreadForm::fromFields($fields), $target, $least, $most, Drill::set($fields));
+        return new self(
+            $fields->length('major_mm'),
+            $fields->length('pitch_mm'),
+            ThreadForm::fromFields($fields),
+            $target,
+            $least,
+            $most,
+            Drill::set($fields),
+        );
     }
 
     /** @throws NoCandidate naming the nearest drill */
@@ -53,7 +61,16 @@ final readonly class TapDrill implements Operation
         }
         if ($fitting === []) {
             $nearest = Drill::nearest($this->drills, $ideal);
-            throw NoCandidate::in('drills', sprintf('No drill of the set leaves %g to %g %% of thread; wanted is %.3f mm, the nearest is %s.', $this->percentMin, $this->percentMax, $ideal->inMm(), $nearest?->designation));
+            throw NoCandidate::in(
+                'drills',
+                sprintf(
+                    'No drill of the set leaves %g to %g %% of thread; wanted is %.3f mm, the nearest is %s.',
+                    $this->percentMin,
+                    $this->percentMax,
+                    $ideal->inMm(),
+                    $nearest?->designation,
+                ),
+            );
         }
         usort($fitting, fn (TapDrillCandidate $a, TapDrillCandidate $b): int => $this->miss($a) <=> $this->miss($b)
             ?: $b->diameter->compareExactly($a->diameter));

@@ -39,7 +39,12 @@ final readonly class TapType
                 }
 
                 // The longer figure: a hole that is deep enough for it is deep enough.
-                return new self($row->text('type'), $row->positive('chamfer_threads_max'), $row->flag('suits_through'), $row->flag('suits_blind'));
+                return new self(
+                    $row->text('type'),
+                    $row->positive('chamfer_threads_max'),
+                    $row->flag('suits_through'),
+                    $row->flag('suits_blind'),
+                );
             });
             $all = array_combine(array_column($rows, 'type'), $rows);
         }

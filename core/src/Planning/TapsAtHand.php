@@ -12,7 +12,10 @@ final readonly class TapsAtHand
     /** What else makes a through hole or a blind one, the best first. */
     private const THROUGH = [['spiral_point'], ['taper'], ['second'], ['spiral_flute']];
 
-    private const BLIND = [['spiral_flute'], ['taper', 'second', 'bottoming'], ['taper', 'bottoming'], ['second', 'bottoming'], ['taper', 'second'], ['second']];
+    private const BLIND = [
+        ['spiral_flute'], ['taper', 'second', 'bottoming'], ['taper', 'bottoming'], ['second', 'bottoming'],
+        ['taper', 'second'], ['second'],
+    ];
 
     /** @param  non-empty-list<TapType>  $taps in working order */
     private function __construct(public array $taps, public bool $reverses, public string $reason, public bool $instead)
@@ -29,7 +32,12 @@ final readonly class TapsAtHand
 
                 $straight = $taps[0]->hasStraightFlutes();
 
-                return new self($taps, $straight && $materialGroup !== 'cast_iron', $index === 0 ? $wanted->reason : ($straight ? 'Straight flutes stand in: the longest lead first.' : 'It stands in: the chip comes up its flutes.'), $index > 0);
+                return new self(
+                    $taps,
+                    $straight && $materialGroup !== 'cast_iron',
+                    $index === 0 ? $wanted->reason : ($straight ? 'Straight flutes stand in: the longest lead first.' : 'It stands in: the chip comes up its flutes.'),
+                    $index > 0,
+                );
             }
         }
 

@@ -18,7 +18,12 @@ final readonly class ThreadPercent implements Operation
 
     public static function fromFields(Fields $fields): static
     {
-        return new self($fields->length('major_mm'), $fields->length('pitch_mm'), $fields->length('drill_mm'), ThreadForm::fromFields($fields));
+        return new self(
+            $fields->length('major_mm'),
+            $fields->length('pitch_mm'),
+            $fields->length('drill_mm'),
+            ThreadForm::fromFields($fields),
+        );
     }
 
     /** @throws Impossible when the hole is as wide as the thread */

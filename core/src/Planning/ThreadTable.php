@@ -42,7 +42,13 @@ final class ThreadTable
     public function get(string $said, string $field = 'thread'): Thread
     {
         return $this->threads[self::key($said)]
-            ?? throw InvalidInput::at($field, sprintf('"%s" is no thread of the table. Write one like M8, M10x1.25, 1/4-20 or #8-32.', mb_strimwidth(mb_scrub($said), 0, 30, '…')));
+            ?? throw InvalidInput::at(
+                $field,
+                sprintf(
+                    '"%s" is no thread of the table. Write one like M8, M10x1.25, 1/4-20 or #8-32.',
+                    mb_strimwidth(mb_scrub($said), 0, 30, '…'),
+                ),
+            );
     }
 
     private static function key(string $said): string

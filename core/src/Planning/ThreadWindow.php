@@ -40,6 +40,9 @@ final readonly class ThreadWindow
             $windows = $found;
         }
 
-        return $windows["$group $method"] ?? throw NoCandidate::in('material', sprintf('The table has no thread percentage for %s; it is not usually tapped.', $group));
+        return $windows["$group $method"] ?? throw NoCandidate::in(
+            'material',
+            sprintf('The table has no thread percentage for %s; it is not usually tapped.', $group),
+        );
     }
 }

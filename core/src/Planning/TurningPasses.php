@@ -20,7 +20,12 @@ final readonly class TurningPasses implements Operation
 
     public static function fromFields(Fields $fields): static
     {
-        $plan = new self($fields->length('start_mm'), $fields->length('finish_mm'), $fields->length('max_cut_mm'), $fields->lengthOrZero('finish_cut_mm'));
+        $plan = new self(
+            $fields->length('start_mm'),
+            $fields->length('finish_mm'),
+            $fields->length('max_cut_mm'),
+            $fields->lengthOrZero('finish_cut_mm'),
+        );
 
         return $plan->start->ratioTo($plan->maxCut) <= self::MOST_PASSES ? $plan
             : throw $fields->fault('max_cut_mm', 'would take more than 10 000 passes');

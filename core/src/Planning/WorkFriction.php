@@ -10,7 +10,12 @@ use MillStep\Core\Reference\Table;
 /** Friction of work on steel jaws and clamps (friction.csv, the careful figure; steel and iron taken as oily). */
 final class WorkFriction
 {
-    private const PAIRS = ['aluminium' => 'aluminium_on_steel', 'copper_alloy' => 'brass_on_steel', 'plastic' => 'plastic_on_steel', 'wood' => 'wood_on_steel'];
+    private const PAIRS = [
+        'aluminium' => 'aluminium_on_steel',
+        'copper_alloy' => 'brass_on_steel',
+        'plastic' => 'plastic_on_steel',
+        'wood' => 'wood_on_steel',
+    ];
 
     public static function of(string $group): float
     {

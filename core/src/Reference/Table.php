@@ -30,7 +30,12 @@ final readonly class Table
         try {
             $header = fgetcsv($handle, escape: '');
             if ($header === false || array_diff($columns, $header) !== []) {
-                throw BrokenTable::at($file, 1, implode(', ', array_diff($columns, $header === false ? [] : $header)), 'the column is missing');
+                throw BrokenTable::at(
+                    $file,
+                    1,
+                    implode(', ', array_diff($columns, $header === false ? [] : $header)),
+                    'the column is missing',
+                );
             }
             $rows = [];
             for ($line = 2; ($cells = fgetcsv($handle, escape: '')) !== false; $line++) {
@@ -38,7 +43,12 @@ final readonly class Table
                     continue;
                 }
                 if (count($cells) !== count($header)) {
-                    throw BrokenTable::at($file, $line, (string) $header[min(count($cells), count($header)) - 1], sprintf('the row has %d cells, the header %d', count($cells), count($header)));
+                    throw BrokenTable::at(
+                        $file,
+                        $line,
+                        (string) $header[min(count($cells), count($header)) - 1],
+                        sprintf('the row has %d cells, the header %d', count($cells), count($header)),
+                    );
                 }
                 $rows[] = array_map(strval(...), array_combine(array_map(strval(...), $header), $cells)) + ['_line' => (string) $line];
             }

@@ -29,6 +29,11 @@ final readonly class Finding extends Result
 
     public static function unknown(string $fact): self
     {
-        return new self('unknown_'.$fact, Severity::Fix, sprintf('Nothing is said about %s, so it cannot be judged. Look, then say.', str_replace('_', ' ', $fact)), 'A2');
+        return new self(
+            'unknown_'.$fact,
+            Severity::Fix,
+            sprintf('Nothing is said about %s, so it cannot be judged. Look, then say.', str_replace('_', ' ', $fact)),
+            'A2',
+        );
     }
 }

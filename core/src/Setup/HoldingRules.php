@@ -29,13 +29,22 @@ final class HoldingRules
         }
 
         return Finding::stop('holding_lets_turn', sprintf('The drill may twist with %.1f N·m when it grabs; this holding resists %s.', $check->demandNm,
-            $holding->resistsTurning ? sprintf('%.1f N·m, %.1f times that; 1.5 times is asked for', $check->capacityNm, $check->ratio) : 'lifting only, not turning'), 'C1');
+            $holding->resistsTurning ? sprintf(
+                '%.1f N·m, %.1f times that; 1.5 times is asked for',
+                $check->capacityNm,
+                $check->ratio,
+            ) : 'lifting only, not turning'),
+            'C1');
     }
 
     public static function lifting(SetupFacts $setup): ?Finding
     {
         return $setup->flag('through') && ! Workholding::get($setup->text('holding'))->resistsLifting
-            ? Finding::fix('holding_lets_lift', 'As the drill breaks through it climbs into the work; this holding does not keep it down.', 'C1') : null;
+            ? Finding::fix(
+                'holding_lets_lift',
+                'As the drill breaks through it climbs into the work; this holding does not keep it down.',
+                'C1',
+            ) : null;
     }
 
     public static function viceLoose(SetupFacts $setup): ?Finding
@@ -46,15 +55,25 @@ final class HoldingRules
         }
         $limit = $setup->policy('loose_vice_limit_mm');
         $diameter = $setup->length('diameter_mm');
-        $words = sprintf('The vice is neither bolted, clamped nor stopped, and the drill is %.4g mm; the shop\'s limit is %.4g mm.', $diameter->inMm(), $limit);
+        $words = sprintf(
+            'The vice is neither bolted, clamped nor stopped, and the drill is %.4g mm; the shop\'s limit is %.4g mm.',
+            $diameter->inMm(),
+            $limit,
+        );
 
-        return $diameter->isGreaterThan(Length::mm($limit)) ? Finding::stop('vice_loose_on_table', $words, 'C1') : Finding::fix('vice_loose_on_table', $words, 'C1');
+        return $diameter->isGreaterThan(Length::mm($limit))
+            ? Finding::stop('vice_loose_on_table', $words, 'C1')
+            : Finding::fix('vice_loose_on_table', $words, 'C1');
     }
 
     public static function openJaws(SetupFacts $setup): ?Finding
     {
         return $setup->flag('across_open_jaws') && ! $setup->flag('hooked_stops')
-            ? Finding::stop('open_jaw_shear', 'A plate across open vice jaws shears whatever is between it and a jaw. Two hooked stops prevent turning and lifting.', 'C1') : null;
+            ? Finding::stop(
+                'open_jaw_shear',
+                'A plate across open vice jaws shears whatever is between it and a jaw. Two hooked stops prevent turning and lifting.',
+                'C1',
+            ) : null;
     }
 
     public static function tableInPath(SetupFacts $setup): ?Finding

@@ -14,7 +14,9 @@ final class LatheRules
 {
     public static function jaws(SetupFacts $setup): ?Finding
     {
-        return $setup->flag('all_jaws_bear') ? null : Finding::stop('jaws_not_all_bearing', 'Not all jaws bear on the work: it can come out.', 'D1');
+        return $setup->flag('all_jaws_bear')
+            ? null
+            : Finding::stop('jaws_not_all_bearing', 'Not all jaws bear on the work: it can come out.', 'D1');
     }
 
     public static function overhang(SetupFacts $setup): ?Finding
@@ -23,17 +25,25 @@ final class LatheRules
         $ratio = $setup->length('overhang_mm')->inMm() / max($setup->length('work_diameter_mm')->inMm(), 1e-6);
 
         return $ratio > $limit + 1e-6 && ! $setup->flag('supported')
-            ? Finding::stop('overhang_unsupported', sprintf('The work stands out %.1f diameters; over %.3g it needs a tailstock or a steady.', $ratio, $limit), 'D2') : null;
+            ? Finding::stop(
+                'overhang_unsupported',
+                sprintf('The work stands out %.1f diameters; over %.3g it needs a tailstock or a steady.', $ratio, $limit),
+                'D2',
+            ) : null;
     }
 
     public static function tailstockClamped(SetupFacts $setup): ?Finding
     {
-        return $setup->flag('tailstock_clamped') ? null : Finding::fix('tailstock_unclamped', 'The tailstock is not clamped to the bed.', 'D5');
+        return $setup->flag('tailstock_clamped')
+            ? null
+            : Finding::fix('tailstock_unclamped', 'The tailstock is not clamped to the bed.', 'D5');
     }
 
     public static function tailstockSpindle(SetupFacts $setup): ?Finding
     {
-        return $setup->flag('tailstock_spindle_locked') ? Finding::fix('tailstock_spindle_locked', 'The tailstock spindle is locked and cannot feed.', 'D5') : null;
+        return $setup->flag('tailstock_spindle_locked')
+            ? Finding::fix('tailstock_spindle_locked', 'The tailstock spindle is locked and cannot feed.', 'D5')
+            : null;
     }
 
     public static function tailstockReach(SetupFacts $setup): ?Finding
@@ -41,12 +51,22 @@ final class LatheRules
         $least = $setup->policy('tailstock_least_out_mm');
 
         return $setup->length('tailstock_spindle_out_mm')->isLessThan(Length::mm($least))
-            ? Finding::fix('tailstock_spindle_too_short', sprintf('The tailstock spindle stands out %.3g mm; under %.3g mm the taper does not seat.', $setup->length('tailstock_spindle_out_mm')->inMm(), $least), 'D5') : null;
+            ? Finding::fix(
+                'tailstock_spindle_too_short',
+                sprintf(
+                    'The tailstock spindle stands out %.3g mm; under %.3g mm the taper does not seat.',
+                    $setup->length('tailstock_spindle_out_mm')->inMm(),
+                    $least,
+                ),
+                'D5',
+            ) : null;
     }
 
     public static function taper(SetupFacts $setup): ?Finding
     {
-        return $setup->flag('taper_clean') ? null : Finding::fix('taper_dirty_or_burred', 'The taper is dirty or burred: it will spin and gall its socket.', 'C13');
+        return $setup->flag('taper_clean')
+            ? null
+            : Finding::fix('taper_dirty_or_burred', 'The taper is dirty or burred: it will spin and gall its socket.', 'C13');
     }
 
     public static function centre(SetupFacts $setup): ?Finding

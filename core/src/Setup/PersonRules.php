@@ -16,7 +16,11 @@ final class PersonRules
     public static function looseItems(SetupFacts $setup): ?Finding
     {
         return $setup->flag('loose_items')
-            ? Finding::stop('loose_items', 'Gloves, a loose sleeve, hair or jewellery near a turning spindle is wound up, and you with it.', 'A1') : null;
+            ? Finding::stop(
+                'loose_items',
+                'Gloves, a loose sleeve, hair or jewellery near a turning spindle is wound up, and you with it.',
+                'A1',
+            ) : null;
     }
 
     public static function chuckKey(SetupFacts $setup): ?Finding
@@ -27,12 +31,16 @@ final class PersonRules
 
     public static function chuckTight(SetupFacts $setup): ?Finding
     {
-        return $setup->flag('chuck_tight') ? null : Finding::stop('chuck_not_tight', 'The chuck is not tight on the tool or the work.', 'C4');
+        return $setup->flag('chuck_tight')
+            ? null
+            : Finding::stop('chuck_not_tight', 'The chuck is not tight on the tool or the work.', 'C4');
     }
 
     public static function chips(SetupFacts $setup): ?Finding
     {
-        return $setup->flag('chips_by_hand') ? Finding::stop('chips_by_hand', 'Chips are hot and sharp: brush, never fingers, never while turning.', 'C7') : null;
+        return $setup->flag('chips_by_hand')
+            ? Finding::stop('chips_by_hand', 'Chips are hot and sharp: brush, never fingers, never while turning.', 'C7')
+            : null;
     }
 
     public static function inService(SetupFacts $setup): ?Finding
@@ -42,7 +50,9 @@ final class PersonRules
 
     public static function permitted(SetupFacts $setup): ?Finding
     {
-        return $setup->text('access') === 'no' ? Finding::stop('not_permitted', 'The gate says no for this person at this machine.', 'A2') : null;
+        return $setup->text('access') === 'no'
+            ? Finding::stop('not_permitted', 'The gate says no for this person at this machine.', 'A2')
+            : null;
     }
 
     public static function rotation(SetupFacts $setup): ?Finding

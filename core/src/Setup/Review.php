@@ -26,6 +26,9 @@ final readonly class Review extends Result
 
     public function toArray(): array
     {
-        return ['findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings), 'may_start' => $this->mayStart()];
+        return [
+            'findings' => array_map(static fn (Finding $finding): array => $finding->toArray(), $this->findings),
+            'may_start' => $this->mayStart(),
+        ];
     }
 }

@@ -45,7 +45,8 @@ final readonly class SetupFacts
     /** A limit or factor of the shop's policy, which has a careful value where the shop set none. */
     public function policy(string $key, ?float $careful = null): float
     {
-        return $this->fields->objectOrEmpty('policy')->notNegative($key, $careful ?? (float) (PolicySettings::all()[$key]['default'] ?? INF));
+        return $this->fields->objectOrEmpty('policy')
+            ->notNegative($key, $careful ?? (float) (PolicySettings::all()[$key]['default'] ?? INF));
     }
 
     public function policyText(string $key): string
@@ -61,7 +62,9 @@ final readonly class SetupFacts
     /** @throws UnknownFact|InvalidInput */
     public function material(): Material
     {
-        return $this->fields->isObject('material') ? Material::fromFields($this->fields->object('material')) : MaterialTable::shipped()->get($this->text('material'));
+        return $this->fields->isObject('material')
+            ? Material::fromFields($this->fields->object('material'))
+            : MaterialTable::shipped()->get($this->text('material'));
     }
 
     public function onLathe(): bool

@@ -16,11 +16,14 @@ final readonly class SetupReview implements Operation
 {
     /** The rules that speak on every machine, in the order of the trade. */
     private const EVERYWHERE = [
-        [PersonRules::class, 'eyeProtection'], [PersonRules::class, 'looseItems'], [PersonRules::class, 'inService'], [PersonRules::class, 'permitted'],
+        [PersonRules::class, 'eyeProtection'], [PersonRules::class, 'looseItems'], [PersonRules::class, 'inService'],
+        [PersonRules::class, 'permitted'],
         [PersonRules::class, 'chuckKey'], [PersonRules::class, 'chuckTight'], [PersonRules::class, 'rotation'],
         [HoldingRules::class, 'byHand'], [HoldingRules::class, 'turning'],
-        [ToolRules::class, 'woodBit'], [ToolRules::class, 'sharpLips'], [ToolRules::class, 'pilotInGrabbing'], [ToolRules::class, 'dull'], [ToolRules::class, 'tooShort'],
-        [ToolRules::class, 'noPilot'], [ToolRules::class, 'pilotSize'], [ToolRules::class, 'startMark'], [ToolRules::class, 'markSize'], [ToolRules::class, 'lubricant'],
+        [ToolRules::class, 'woodBit'], [ToolRules::class, 'sharpLips'], [ToolRules::class, 'pilotInGrabbing'],
+        [ToolRules::class, 'dull'], [ToolRules::class, 'tooShort'],
+        [ToolRules::class, 'noPilot'], [ToolRules::class, 'pilotSize'], [ToolRules::class, 'startMark'],
+        [ToolRules::class, 'markSize'], [ToolRules::class, 'lubricant'],
         [SpeedRules::class, 'tooFast'], [SpeedRules::class, 'overCap'], [SpeedRules::class, 'changedInState'],
         [ThreadRules::class, 'tapDrill'], [ThreadRules::class, 'tapKind'], [ThreadRules::class, 'powerOnHandTool'],
         [ThreadRules::class, 'reamerAllowance'], [ThreadRules::class, 'reamerReversed'], [ThreadRules::class, 'breaksThrough'],
@@ -33,7 +36,8 @@ final readonly class SetupReview implements Operation
     ];
 
     private const AT_THE_LATHE = [
-        [LatheRules::class, 'jaws'], [LatheRules::class, 'overhang'], [LatheRules::class, 'tailstockClamped'], [LatheRules::class, 'tailstockSpindle'],
+        [LatheRules::class, 'jaws'], [LatheRules::class, 'overhang'], [LatheRules::class, 'tailstockClamped'],
+        [LatheRules::class, 'tailstockSpindle'],
         [LatheRules::class, 'tailstockReach'], [LatheRules::class, 'taper'], [LatheRules::class, 'centre'],
     ];
 

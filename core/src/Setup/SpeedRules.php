@@ -11,7 +11,13 @@ final class SpeedRules
     {
         $target = 1000 * $setup->material()->cuttingSpeedMMin * ($setup->has('operation_factor') ? $setup->number('operation_factor') : 1.0) / (M_PI * max($setup->length('diameter_mm')->inMm(), 1e-6));
         $ratio = $setup->number('rpm') / $target;
-        $words = sprintf('%d rpm is %.1f times the %d rpm that this drill wants in %s.', $setup->number('rpm'), $ratio, $target, mb_strtolower($setup->material()->name));
+        $words = sprintf(
+            '%d rpm is %.1f times the %d rpm that this drill wants in %s.',
+            $setup->number('rpm'),
+            $ratio,
+            $target,
+            mb_strtolower($setup->material()->name),
+        );
 
         return match (true) {
             $ratio > 2 => Finding::stop('speed_too_fast', $words, 'C3'),
@@ -25,7 +31,11 @@ final class SpeedRules
         $cap = $setup->policy('learner_cap_rpm');
 
         return $setup->number('rpm') > $cap
-            ? Finding::fix('speed_over_cap', sprintf('%d rpm is over the shop\'s cap of %d rpm for learners.', $setup->number('rpm'), $cap), 'C3') : null;
+            ? Finding::fix(
+                'speed_over_cap',
+                sprintf('%d rpm is over the shop\'s cap of %d rpm for learners.', $setup->number('rpm'), $cap),
+                'C3',
+            ) : null;
     }
 
     public static function changedInState(SetupFacts $setup): ?Finding
@@ -39,6 +49,7 @@ final class SpeedRules
         };
 
         return $right ? null : Finding::stop('speed_change_wrong_state', $setup->text('speed_change') === 'running'
-            ? 'A variable-speed machine changes speed only while it runs.' : 'A step-pulley machine changes speed only while it is stopped and isolated.', 'A2');
+            ? 'A variable-speed machine changes speed only while it runs.' : 'A step-pulley machine changes speed only while it is stopped and isolated.',
+            'A2');
     }
 }

@@ -69,6 +69,14 @@ final class ThreadRules
         $left = $setup->length('thickness_mm')->minus($setup->length('total_depth_mm'));
 
         return $left->isAtMost(\MillStep\Core\Measure\Length::zero())
-            ? Finding::stop('breaks_through_blind', sprintf('Depth and point come to %.1f mm in %.1f mm of stock: the blind hole comes out below.', $setup->length('total_depth_mm')->inMm(), $setup->length('thickness_mm')->inMm()), 'C8') : null;
+            ? Finding::stop(
+                'breaks_through_blind',
+                sprintf(
+                    'Depth and point come to %.1f mm in %.1f mm of stock: the blind hole comes out below.',
+                    $setup->length('total_depth_mm')->inMm(),
+                    $setup->length('thickness_mm')->inMm(),
+                ),
+                'C8',
+            ) : null;
     }
 }

@@ -13,7 +13,11 @@ final class ToolRules
     public static function woodBit(SetupFacts $setup): ?Finding
     {
         return $setup->text('tool') === 'wood_bit' && $setup->material()->group !== 'wood'
-            ? Finding::stop('wood_bit_in_metal', 'A flat, sawtooth or lip-and-spur bit in metal ruins the bit and can throw pieces.', 'C2') : null;
+            ? Finding::stop(
+                'wood_bit_in_metal',
+                'A flat, sawtooth or lip-and-spur bit in metal ruins the bit and can throw pieces.',
+                'C2',
+            ) : null;
     }
 
     public static function sharpLips(SetupFacts $setup): ?Finding
@@ -23,7 +27,9 @@ final class ToolRules
         }
         $words = sprintf('%s pulls a sharp drill in. Stone a small flat on both lips.', $setup->material()->name);
 
-        return $setup->material()->needsZeroRake ? Finding::stop('sharp_lips_in_grabbing_material', $words, 'C10') : Finding::note('sharp_lips_in_grabbing_material', $words, 'C10');
+        return $setup->material()->needsZeroRake
+            ? Finding::stop('sharp_lips_in_grabbing_material', $words, 'C10')
+            : Finding::note('sharp_lips_in_grabbing_material', $words, 'C10');
     }
 
     public static function pilotInGrabbing(SetupFacts $setup): ?Finding
@@ -31,17 +37,32 @@ final class ToolRules
         if (! $setup->drills() || ! $setup->material()->grabs || ! $setup->opensPilot() || $setup->text('edge') === 'zero_rake') {
             return null;
         }
-        $words = sprintf('Opening out a pilot in %s with an ordinary sharp drill screws the drill in.', mb_strtolower($setup->material()->name));
+        $words = sprintf(
+            'Opening out a pilot in %s with an ordinary sharp drill screws the drill in.',
+            mb_strtolower($setup->material()->name),
+        );
 
-        return $setup->material()->needsZeroRake ? Finding::stop('pilot_in_grabbing_material', $words, 'C10') : Finding::fix('pilot_in_grabbing_material', $words, 'C10');
+        return $setup->material()->needsZeroRake
+            ? Finding::stop('pilot_in_grabbing_material', $words, 'C10')
+            : Finding::fix('pilot_in_grabbing_material', $words, 'C10');
     }
 
     public static function thinSheet(SetupFacts $setup): ?Finding
     {
         $limit = $setup->policy('thin_sheet_mm');
 
-        return $setup->text('tool') === 'twist_drill' && $setup->length('thickness_mm')->isLessThan(Length::mm($limit)) && ! $setup->flag('sandwiched')
-            ? Finding::fix('twist_drill_in_thin_sheet', sprintf('%.3g mm sheet is under the shop\'s %.3g mm: sandwich it, or use a step drill.', $setup->length('thickness_mm')->inMm(), $limit), 'C9') : null;
+        return $setup->text('tool') === 'twist_drill'
+            && $setup->length('thickness_mm')->isLessThan(Length::mm($limit))
+            && ! $setup->flag('sandwiched')
+            ? Finding::fix(
+                'twist_drill_in_thin_sheet',
+                sprintf(
+                    '%.3g mm sheet is under the shop\'s %.3g mm: sandwich it, or use a step drill.',
+                    $setup->length('thickness_mm')->inMm(),
+                    $limit,
+                ),
+                'C9',
+            ) : null;
     }
 
     public static function dull(SetupFacts $setup): ?Finding
@@ -54,10 +75,19 @@ final class ToolRules
         if (! $setup->drills() || $setup->text('tool') === 'step_drill') {
             return null;
         }
-        $needed = $setup->length('depth_mm')->plus((new DrillPoint($setup->length('diameter_mm'), $setup->material()->pointAngleDeg))->compute()->pointLength);
+        $needed = $setup->length('depth_mm')
+            ->plus((new DrillPoint($setup->length('diameter_mm'), $setup->material()->pointAngleDeg))->compute()->pointLength);
 
         return $setup->length('flute_length_mm')->isLessThan($needed)
-            ? Finding::fix('drill_too_short', sprintf('The flutes are %.4g mm long; depth and point come to %.1f mm.', $setup->length('flute_length_mm')->inMm(), $needed->inMm()), 'C8') : null;
+            ? Finding::fix(
+                'drill_too_short',
+                sprintf(
+                    'The flutes are %.4g mm long; depth and point come to %.1f mm.',
+                    $setup->length('flute_length_mm')->inMm(),
+                    $needed->inMm(),
+                ),
+                'C8',
+            ) : null;
     }
 
     public static function noPilot(SetupFacts $setup): ?Finding
@@ -69,7 +99,15 @@ final class ToolRules
         $limit = $setup->policy('pilot_threshold_mm');
 
         return $setup->flag('final_drill') && $setup->length('diameter_mm')->isGreaterThan(Length::mm($limit))
-            ? Finding::fix('no_pilot', sprintf('The drill is %.4g mm; over %.4g mm this shop drills a pilot first.', $setup->length('diameter_mm')->inMm(), $limit), 'C6') : null;
+            ? Finding::fix(
+                'no_pilot',
+                sprintf(
+                    'The drill is %.4g mm; over %.4g mm this shop drills a pilot first.',
+                    $setup->length('diameter_mm')->inMm(),
+                    $limit,
+                ),
+                'C6',
+            ) : null;
     }
 
     public static function pilotSize(SetupFacts $setup): ?Finding
@@ -81,8 +119,16 @@ final class ToolRules
         $web = $setup->policy('web_ratio');
 
         return match (true) {
-            $ratio < $web - 1e-6 => Finding::fix('pilot_too_small', sprintf('The pilot is %.2f of the drill; the dead web is %.2f.', $ratio, $web), 'C6'),
-            $ratio > 0.6 + 1e-6 && ! $setup->flag('stepped') => Finding::fix('pilot_too_large', sprintf('The pilot is %.2f of the drill; over 0.6 the corners do all the work and catch.', $ratio), 'C6'),
+            $ratio < $web - 1e-6 => Finding::fix(
+                'pilot_too_small',
+                sprintf('The pilot is %.2f of the drill; the dead web is %.2f.', $ratio, $web),
+                'C6',
+            ),
+            $ratio > 0.6 + 1e-6 && ! $setup->flag('stepped') => Finding::fix(
+                'pilot_too_large',
+                sprintf('The pilot is %.2f of the drill; over 0.6 the corners do all the work and catch.', $ratio),
+                'C6',
+            ),
             default => null,
         };
     }
@@ -101,7 +147,15 @@ final class ToolRules
         $chisel = $setup->length('diameter_mm')->times($setup->policy('web_ratio'));
 
         return $setup->length('mark_diameter_mm')->isLessThan($chisel)
-            ? Finding::note('mark_too_small', sprintf('The dimple is %.2g mm wide, the drill\'s dead point %.2g mm: it may still walk.', $setup->length('mark_diameter_mm')->inMm(), $chisel->inMm()), 'B4') : null;
+            ? Finding::note(
+                'mark_too_small',
+                sprintf(
+                    'The dimple is %.2g mm wide, the drill\'s dead point %.2g mm: it may still walk.',
+                    $setup->length('mark_diameter_mm')->inMm(),
+                    $chisel->inMm(),
+                ),
+                'B4',
+            ) : null;
     }
 
     public static function lubricant(SetupFacts $setup): ?Finding
@@ -114,6 +168,8 @@ final class ToolRules
         }
         $words = sprintf('%s wants %s.', $material->name, $material->lubricant);
 
-        return $given === '' || $given === 'dry' ? Finding::fix('lubricant_missing', $words, 'C3') : Finding::fix('lubricant_wrong', $words, 'C3');
+        return $given === '' || $given === 'dry'
+            ? Finding::fix('lubricant_missing', $words, 'C3')
+            : Finding::fix('lubricant_wrong', $words, 'C3');
     }
 }

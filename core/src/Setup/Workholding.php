@@ -33,8 +33,14 @@ final readonly class Workholding
             throw $row->fault('typical_force_teach_N', 'lies outside its own minimum and maximum');
         }
 
-        return new self($row->text('method'), $row->text('description'), $row->text('machine'), $row->flag('resists_rotation'), $row->flag('resists_lift'),
-            $row->choice('force_kind', ['hand', 'jaw', 'clamp']), $force, $row->number('acceptable_up_to_drill_mm'));
+        return new self(
+            $row->text('method'),
+            $row->text('description'),
+            $row->text('machine'),
+            $row->flag('resists_rotation'),
+            $row->flag('resists_lift'),
+            $row->choice('force_kind', ['hand', 'jaw', 'clamp']), $force, $row->number('acceptable_up_to_drill_mm'),
+        );
     }
 
     /**
@@ -47,7 +53,13 @@ final readonly class Workholding
         /** @var array<string, self>|null $all */
         static $all = null;
         if ($all === null) {
-            $rows = Table::shipped('workholding.csv', ['method', 'machine', 'resists_rotation', 'resists_lift', 'typical_force_min_N', 'typical_force_max_N', 'typical_force_teach_N'])->map(self::fromRow(...));
+            $rows = Table::shipped(
+                'workholding.csv',
+                [
+                    'method', 'machine', 'resists_rotation', 'resists_lift', 'typical_force_min_N',
+                    'typical_force_max_N', 'typical_force_teach_N',
+                ],
+            )->map(self::fromRow(...));
             $all = array_combine(array_map(static fn (self $holding): string => $holding->method, $rows), $rows);
         }
 
@@ -58,7 +70,14 @@ final readonly class Workholding
     public static function get(string $method): self
     {
         return self::all()[$method]
-            ?? throw InvalidInput::at('holding', sprintf('"%s" is no way of holding that the table knows. It knows %s.', mb_strimwidth(mb_scrub($method), 0, 30, '…'), implode(', ', array_keys(self::all()))));
+            ?? throw InvalidInput::at(
+                'holding',
+                sprintf(
+                    '"%s" is no way of holding that the table knows. It knows %s.',
+                    mb_strimwidth(mb_scrub($method), 0, 30, '…'),
+                    implode(', ', array_keys(self::all())),
+                ),
+            );
     }
 
     public function byHand(): bool
@@ -89,6 +108,9 @@ final readonly class Workholding
 
     public function suits(string $machineKind, Length $drill): bool
     {
-        return $this->machine === $machineKind && $this->resistsTurning && $this->resistsLifting && $drill->inMm() <= $this->usualUpToMm + Length::TOLERANCE_MM;
+        return $this->machine === $machineKind
+            && $this->resistsTurning
+            && $this->resistsLifting
+            && $drill->inMm() <= $this->usualUpToMm + Length::TOLERANCE_MM;
     }
 }

@@ -52,7 +52,10 @@ final readonly class CribSpec
                 $tapers[self::key($drill->diameter)] = $given->integer('taper', 0, 6);
             }
             if ($given->has('flute_length_mm')) {
-                $flutes[self::key($drill->diameter)] = max($flutes[self::key($drill->diameter)] ?? 0.0, $given->length('flute_length_mm')->inMm());
+                $flutes[self::key($drill->diameter)] = max(
+                    $flutes[self::key($drill->diameter)] ?? 0.0,
+                    $given->length('flute_length_mm')->inMm(),
+                );
             }
         }
         $optional = static fn (string $key, callable $make): ?array => $fields->has($key) ? array_map($make, $fields->objects($key)) : null;
@@ -62,9 +65,24 @@ final readonly class CribSpec
             $dubbed,
             $tapers,
             $flutes,
-            array_map(static fn (Fields $step): array => $step->positives('diameters_mm'), $fields->has('step_drills') ? $fields->objects('step_drills') : []),
-            $optional('taps', static fn (Fields $tap): array => ['thread' => ThreadTable::shipped()->get($tap->text('thread'), 'crib')->designation, 'type' => $tap->text('type')]),
-            $optional('reamers', static fn (Fields $reamer): array => ['diameter' => $reamer->length('diameter_mm'), 'method' => $reamer->choice('method', ['hand', 'machine'])]),
+            array_map(
+                static fn (Fields $step): array => $step->positives('diameters_mm'),
+                $fields->has('step_drills') ? $fields->objects('step_drills') : [],
+            ),
+            $optional(
+                'taps',
+                static fn (Fields $tap): array => [
+                    'thread' => ThreadTable::shipped()->get($tap->text('thread'), 'crib')->designation,
+                    'type' => $tap->text('type'),
+                ],
+            ),
+            $optional(
+                'reamers',
+                static fn (Fields $reamer): array => [
+                    'diameter' => $reamer->length('diameter_mm'),
+                    'method' => $reamer->choice('method', ['hand', 'machine']),
+                ],
+            ),
             $optional('centre_drills', static fn (Fields $drill): string => $drill->text('size')),
             $optional('gauges', static fn (Fields $gauge): array => ['kind' => $gauge->text('kind'), 'size' => $gauge->text('size')]),
         );
@@ -144,14 +162,21 @@ final readonly class CribSpec
         if ($this->reamers === null) {
             return 'machine';
         }
-        $methods = array_column(array_filter($this->reamers, static fn (array $reamer): bool => $reamer['diameter']->equals($diameter)), 'method');
+        $methods = array_column(
+            array_filter($this->reamers, static fn (array $reamer): bool => $reamer['diameter']->equals($diameter)),
+            'method',
+        );
 
         return in_array('machine', $methods, true) ? 'machine' : ($methods[0] ?? null);
     }
 
     public function hasReamer(Length $diameter, string $method): bool
     {
-        return $this->reamers === null || array_filter($this->reamers, static fn (array $reamer): bool => $reamer['method'] === $method && $reamer['diameter']->equals($diameter)) !== [];
+        return $this->reamers === null
+            || array_filter(
+                $this->reamers,
+                static fn (array $reamer): bool => $reamer['method'] === $method && $reamer['diameter']->equals($diameter),
+            ) !== [];
     }
 
     /** Whether the crib has that centre drill; yes when nothing is said about them. */

@@ -24,7 +24,11 @@ final readonly class Dial
      */
     public static function fromFields(Fields $fields): self
     {
-        return new self($fields->length('graduation_mm'), $fields->integer('divisions_per_turn', 1, 10_000, 100), $fields->flag('reads_diameter', false));
+        return new self(
+            $fields->length('graduation_mm'),
+            $fields->integer('divisions_per_turn', 1, 10_000, 100),
+            $fields->flag('reads_diameter', false),
+        );
     }
 
     /** @param  'nearest'|'up'|'down'  $rounding */

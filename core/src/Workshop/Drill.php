@@ -84,6 +84,14 @@ final readonly class Drill extends Result
         $nearest = self::nearest($drills, $size);
 
         return $nearest !== null && $nearest->diameter->equals($size) ? $nearest
-            : throw NoCandidate::in('drills', sprintf('The set has no %.4g mm drill; the nearest is %s (%.4g mm).', $size->inMm(), $nearest?->designation, $nearest?->diameter->inMm()));
+            : throw NoCandidate::in(
+                'drills',
+                sprintf(
+                    'The set has no %.4g mm drill; the nearest is %s (%.4g mm).',
+                    $size->inMm(),
+                    $nearest?->designation,
+                    $nearest?->diameter->inMm(),
+                ),
+            );
     }
 }

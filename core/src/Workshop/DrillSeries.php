@@ -56,9 +56,12 @@ enum DrillSeries: string
             default => null,
         };
         if ($step !== null) {
-            return $diameter->isAtLeast(Length::mm(1)) && $diameter->isAtMost(Length::mm(13)) && $step->times((int) round($diameter->ratioTo($step)))->equals($diameter);
+            return $diameter->isAtLeast(Length::mm(1))
+                && $diameter->isAtMost(Length::mm(13))
+                && $step->times((int) round($diameter->ratioTo($step)))->equals($diameter);
         }
 
-        return $this !== self::SixtyFourths || ($diameter->isAtMost(Length::inchFraction(1, 2)) && $diameter->isAtLeast(Length::inchFraction(1, 16)));
+        return $this !== self::SixtyFourths
+            || ($diameter->isAtMost(Length::inchFraction(1, 2)) && $diameter->isAtLeast(Length::inchFraction(1, 16)));
     }
 }

@@ -99,8 +99,10 @@ final readonly class Material
     public function toFields(): array
     {
         return [
-            'key' => $this->key, 'name' => $this->name, 'group' => $this->group, 'cutting_speed_m_min' => $this->cuttingSpeedMMin, 'cutting_force_n_mm2' => $this->cuttingForceNMm2,
-            'point_angle_deg' => $this->pointAngleDeg, 'chip_form' => $this->chipForm, 'lubricant' => $this->lubricant, 'lubricant_to_avoid' => $this->lubricantToAvoid,
+            'key' => $this->key, 'name' => $this->name, 'group' => $this->group,
+            'cutting_speed_m_min' => $this->cuttingSpeedMMin, 'cutting_force_n_mm2' => $this->cuttingForceNMm2,
+            'point_angle_deg' => $this->pointAngleDeg, 'chip_form' => $this->chipForm, 'lubricant' => $this->lubricant,
+            'lubricant_to_avoid' => $this->lubricantToAvoid,
             'grabs' => $this->grabs, 'edge' => $this->needsZeroRake ? 'zero_rake' : 'normal',
         ];
     }

@@ -28,7 +28,14 @@ final class MaterialTable
     public function get(string $key): Material
     {
         return $this->materials[$key]
-            ?? throw InvalidInput::at('material', sprintf('"%s" is no material of the table. It knows %s.', mb_strimwidth($key, 0, 40, '…'), implode(', ', array_keys($this->materials))));
+            ?? throw InvalidInput::at(
+                'material',
+                sprintf(
+                    '"%s" is no material of the table. It knows %s.',
+                    mb_strimwidth($key, 0, 40, '…'),
+                    implode(', ', array_keys($this->materials)),
+                ),
+            );
     }
 
     /** @return array<string, Material> by key */
@@ -39,7 +46,10 @@ final class MaterialTable
 
     private static function load(): self
     {
-        $rows = Table::shipped('materials.csv', ['material', 'display_name', 'group', 'hss_drilling_speed_min_m_min', 'hss_drilling_speed_max_m_min', 'grabs', 'edge_prep'])->map(Material::fromRow(...));
+        $rows = Table::shipped(
+            'materials.csv',
+            ['material', 'display_name', 'group', 'hss_drilling_speed_min_m_min', 'hss_drilling_speed_max_m_min', 'grabs', 'edge_prep'],
+        )->map(Material::fromRow(...));
 
         return new self(array_combine(array_map(static fn (Material $material): string => $material->key, $rows), $rows));
     }

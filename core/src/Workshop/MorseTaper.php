@@ -44,7 +44,10 @@ final class MorseTaper
                 foreach (['large_end_mm', 'taper_mm_per_mm', 'tang_thickness_mm'] as $column) {
                     $row->positive($column);
                 }
-                $drills[(int) $row->number('number')] = ['from' => $row->numberOrNull('drill_diameter_min_mm'), 'to' => $row->numberOrNull('drill_diameter_max_mm')];
+                $drills[(int) $row->number('number')] = [
+                    'from' => $row->numberOrNull('drill_diameter_min_mm'),
+                    'to' => $row->numberOrNull('drill_diameter_max_mm'),
+                ];
             });
             self::$drills = $drills;
         }

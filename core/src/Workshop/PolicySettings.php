@@ -26,7 +26,13 @@ final class PolicySettings
             'max_step_ratio' => self::number('drilling', 'ratio', 2.5, 1.1, 10, 'pilot'),
             'start_school' => self::school('drilling', StartSchool::class, 'punch', 'centre'),
             'clearance_rule' => self::school('drilling', ClearanceRule::class, 'table', 'drill'),
-            'clearance_fit' => ['group' => 'drilling', 'kind' => 'choice', 'choices' => ['close', 'normal', 'loose'], 'default' => 'normal', 'changes' => 'drill'],
+            'clearance_fit' => [
+                'group' => 'drilling',
+                'kind' => 'choice',
+                'choices' => ['close', 'normal', 'loose'],
+                'default' => 'normal',
+                'changes' => 'drill',
+            ],
             'clearance_plus_mm' => self::number('drilling', 'length', 0.5, 0.05, 5, 'drill'),
             'breakthrough_mm' => self::number('drilling', 'length', 1, 0, 10, 'depth'),
             'thin_sheet_mm' => self::number('drilling', 'length', 2, 0, 10, 'hold'),
@@ -65,7 +71,13 @@ final class PolicySettings
      */
     private static function school(string $group, string $school, string $careful, string $changes): array
     {
-        return ['group' => $group, 'kind' => 'choice', 'choices' => array_map(static fn (\BackedEnum $case): string => (string) $case->value, $school::cases()), 'default' => $careful, 'changes' => $changes];
+        return [
+            'group' => $group,
+            'kind' => 'choice',
+            'choices' => array_map(static fn (\BackedEnum $case): string => (string) $case->value, $school::cases()),
+            'default' => $careful,
+            'changes' => $changes,
+        ];
     }
 
     /**

@@ -58,16 +58,27 @@ final readonly class ShopPolicy
     public static function fromFields(Fields $fields): self
     {
         $settings = PolicySettings::all();
-        $choice = static fn (string $key): string => $fields->choice($key, $settings[$key]['choices'] ?? [], (string) $settings[$key]['default']);
+        $choice = static fn (string $key): string => $fields->choice(
+            $key,
+            $settings[$key]['choices'] ?? [],
+            (string) $settings[$key]['default'],
+        );
         $number = static function (string $key) use ($fields, $settings): float {
             $value = $fields->number($key, (float) $settings[$key]['default']);
             [$least, $most] = [$settings[$key]['least'] ?? -INF, $settings[$key]['most'] ?? INF];
 
-            return $value >= $least && $value <= $most ? $value : throw $fields->fault($key, sprintf('must lie from %s to %s, not %s', $least, $most, $value));
+            return $value >= $least && $value <= $most
+                ? $value
+                : throw $fields->fault($key, sprintf('must lie from %s to %s, not %s', $least, $most, $value));
         };
         $length = static fn (string $key): Length => Length::mm($number($key));
         $flag = static fn (string $key): bool => $fields->flag($key, (bool) $settings[$key]['default']);
-        $count = static fn (string $key): int => $fields->integer($key, (int) ($settings[$key]['least'] ?? 0), (int) ($settings[$key]['most'] ?? 0), (int) $settings[$key]['default']);
+        $count = static fn (string $key): int => $fields->integer(
+            $key,
+            (int) ($settings[$key]['least'] ?? 0),
+            (int) ($settings[$key]['most'] ?? 0),
+            (int) $settings[$key]['default'],
+        );
 
         return new self(
             pilotSchool: PilotSchool::from($choice('pilot_school')),

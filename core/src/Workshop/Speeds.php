@@ -59,7 +59,9 @@ final readonly class Speeds
     {
         $step = array_search($rpm, $this->steps, true);
 
-        return $step === false ? null : ($this->names[self::key($rpm)] ?? sprintf('step %d of %d, slowest first', $step + 1, count($this->steps)));
+        return $step === false
+            ? null
+            : ($this->names[self::key($rpm)] ?? sprintf('step %d of %d, slowest first', $step + 1, count($this->steps)));
     }
 
     public function isRange(): bool

@@ -21,7 +21,10 @@ const HISTORIES = 10_000;
  */
 function history(Random\Randomizer $random): array
 {
-    $kinds = ['lesson_completed', 'check_attempted', 'practice_confirmed', 'assessment_concluded', 'statement_acknowledged', 'signed_off', 'suspended', 'incident_hold', 'revoked', 'reinstated', 'machine_time'];
+    $kinds = [
+        'lesson_completed', 'check_attempted', 'practice_confirmed', 'assessment_concluded', 'statement_acknowledged',
+        'signed_off', 'suspended', 'incident_hold', 'revoked', 'reinstated', 'machine_time',
+    ];
     $true = (new DateTimeImmutable('2031-01-01T00:00:00Z'))->getTimestamp();
     $lines = [];
     $held = false;
@@ -30,7 +33,8 @@ function history(Random\Randomizer $random): array
         $type = $kinds[$random->getInt(0, count($kinds) - 1)];
         $skew = $random->getInt(-86_400, 86_400);
         $lines[] = ['id' => "l$left", 'type' => $type, 'at' => gmdate('Y-m-d\TH:i:s\Z', $true + $skew), 'lesson' => 'L', 'check' => 'C', 'passed' => true, 'minutes' => 10,
-            'assessment' => 'A', 'outcome' => 'passed', 'statement_version' => 1, 'valid_until' => '2032-01-01T00:00:00Z', 'scope' => [], 'true' => $true];
+            'assessment' => 'A', 'outcome' => 'passed', 'statement_version' => 1,
+            'valid_until' => '2032-01-01T00:00:00Z', 'scope' => [], 'true' => $true];
         $held = match ($type) {
             'suspended', 'incident_hold' => true,
             'reinstated' => false,
@@ -60,7 +64,16 @@ it('gives nothing by a date in the future, and takes at once', function (): void
         $now = gmdate('Y-m-d\TH:i:s\Z', end($lines)['true']);
         $all = record($lines, $now);
         // Leaving out what is dated later and gives must change nothing.
-        $giving = array_values(array_filter($lines, static fn (array $line): bool => $line['at'] <= $now || in_array($line['type'], ['suspended', 'incident_hold', 'revoked'], true)));
+        $giving = array_values(
+            array_filter(
+                $lines,
+                static fn (array $line): bool => $line['at'] <= $now || in_array(
+                    $line['type'],
+                    ['suspended', 'incident_hold', 'revoked'],
+                    true,
+                ),
+            ),
+        );
         expect(record($giving, $now))->toEqual($all);
     }
 });
@@ -81,7 +94,10 @@ it('undoes with a correction exactly the line that it names', function (): void 
         $named = $random->getInt(0, count($lines) - 1);
         $without = $lines;
         array_splice($without, $named, 1);
-        $corrected = record([...$lines, ['id' => 'c', 'type' => 'corrected', 'entry' => $lines[$named]['id'], 'at' => '2031-05-01T00:00:00Z']]);
+        $corrected = record([
+            ...$lines,
+            ['id' => 'c', 'type' => 'corrected', 'entry' => $lines[$named]['id'], 'at' => '2031-05-01T00:00:00Z'],
+        ]);
         expect($corrected)->toEqual(record($without));
     }
 });
@@ -89,22 +105,38 @@ it('undoes with a correction exactly the line that it names', function (): void 
 it('takes a credit back at once, and a restriction only when its day has come', function (): void {
     $practice = ['id' => 'p', 'type' => 'practice_confirmed', 'minutes' => 30, 'at' => '2031-01-01T00:00:00Z'];
     $hold = ['id' => 'h', 'type' => 'incident_hold', 'at' => '2031-01-02T00:00:00Z'];
-    $correct = static fn (string $id, string $entry, string $at): array => ['id' => $id, 'type' => 'corrected', 'entry' => $entry, 'at' => $at];
+    $correct = static fn (string $id, string $entry, string $at): array => [
+        'id' => $id,
+        'type' => 'corrected',
+        'entry' => $entry,
+        'at' => $at,
+    ];
     expect(record([$practice, $correct('c', 'p', '2031-06-02T00:00:00Z')])->practiceCount)->toBe(0)
         ->and(record([$hold, $correct('c', 'h', '2031-06-02T00:00:00Z')])->held())->toBeTrue()
         ->and(record([$hold, $correct('c', 'h', '2031-02-01T00:00:00Z')])->held())->toBeFalse()
         // What gives a credit back waits for its day; what brings a hold back does not.
-        ->and(record([$practice, $correct('c', 'p', '2031-02-01T00:00:00Z'), $correct('d', 'c', '2031-06-02T00:00:00Z')])->practiceCount)->toBe(0)
+        ->and(record([$practice, $correct('c', 'p', '2031-02-01T00:00:00Z'), $correct('d', 'c', '2031-06-02T00:00:00Z')])->practiceCount)
+        ->toBe(0)
         ->and(record([$hold, $correct('c', 'h', '2031-02-01T00:00:00Z'), $correct('d', 'c', '2031-06-02T00:00:00Z')])->held())->toBeTrue();
 });
 
 it('is not led in circles by corrections that name each other', function (): void {
-    $correct = static fn (string $id, string $entry): array => ['id' => $id, 'type' => 'corrected', 'entry' => $entry, 'at' => '2031-07-01T00:00:00Z'];
-    expect(record([$correct('a', 'b'), $correct('b', 'a'), ['id' => 'h', 'type' => 'suspended', 'at' => '2031-01-02T00:00:00Z']])->held())->toBeTrue();
+    $correct = static fn (string $id, string $entry): array => [
+        'id' => $id,
+        'type' => 'corrected',
+        'entry' => $entry,
+        'at' => '2031-07-01T00:00:00Z',
+    ];
+    expect(
+        record([$correct('a', 'b'), $correct('b', 'a'), ['id' => 'h', 'type' => 'suspended', 'at' => '2031-01-02T00:00:00Z']])->held(),
+    )->toBeTrue();
 });
 
 it('keeps what was signed: version, scope and end of the latest signature that is not corrected', function (): void {
-    $sign = static fn (string $id, int $mm): array => ['id' => $id, 'type' => 'signed_off', 'at' => '2031-01-0'.$mm.'T00:00:00Z', 'statement_version' => 2, 'valid_until' => '2031-12-31T00:00:00Z', 'scope' => ['max_diameter_mm' => $mm]];
+    $sign = static fn (string $id, int $mm): array => [
+        'id' => $id, 'type' => 'signed_off', 'at' => '2031-01-0'.$mm.'T00:00:00Z', 'statement_version' => 2,
+        'valid_until' => '2031-12-31T00:00:00Z', 'scope' => ['max_diameter_mm' => $mm],
+    ];
     $narrow = $sign('narrow', 6);
     $wide = $sign('wide', 9);
     $taken = ['id' => 'c', 'type' => 'corrected', 'entry' => 'wide', 'at' => '2031-02-01T00:00:00Z'];
@@ -120,7 +152,12 @@ it('counts an acknowledgement until the next signature uses it up', function ():
 });
 
 it('does not refresh recency with minutes that nobody confirmed', function (): void {
-    $time = static fn (string $day, bool $confirmed): array => ['type' => 'machine_time', 'minutes' => 60, 'confirmed' => $confirmed, 'at' => "2031-01-{$day}T00:00:00Z"];
+    $time = static fn (string $day, bool $confirmed): array => [
+        'type' => 'machine_time',
+        'minutes' => 60,
+        'confirmed' => $confirmed,
+        'at' => "2031-01-{$day}T00:00:00Z",
+    ];
     expect(record([$time('01', true), $time('20', false)]))->machineMinutes->toBe(120)->lastAtMachine->format('d')->toBe('01');
 });
 

@@ -17,7 +17,19 @@ function scope(array $scope): Scope
 /** @param  array<string, mixed>  $with */
 function readiness(array $with = []): SignOffReadiness
 {
-    $record = new Record([], [], 3, 90, 0, [], $with['acknowledged'] ?? 2, null, $with['suspended'] ?? false, $with['revoked'] ?? false, null);
+    $record = new Record(
+        [],
+        [],
+        3,
+        90,
+        0,
+        [],
+        $with['acknowledged'] ?? 2,
+        null,
+        $with['suspended'] ?? false,
+        $with['revoked'] ?? false,
+        null,
+    );
 
     return new SignOffReadiness(
         new LadderPlace(Stage::from($with['stage'] ?? 4), false, null, []),
@@ -28,13 +40,21 @@ function readiness(array $with = []): SignOffReadiness
         $with['authorised'] ?? true,
         $with['guardian'] ?? false,
         $with['active'] ?? true,
-        scope(['materials' => ['mild_steel', 'aluminium_6000'], 'operations' => ['drill'], 'max_diameter_mm' => 10, 'min_thickness_mm' => 3]),
+        scope([
+            'materials' => ['mild_steel', 'aluminium_6000'],
+            'operations' => ['drill'],
+            'max_diameter_mm' => 10,
+            'min_thickness_mm' => 3,
+        ]),
         new DateTimeImmutable('2031-05-02T10:00:00Z'),
         new DateTimeImmutable('2032-05-01T22:59:59Z'),
     );
 }
 
-it('may be signed when nothing speaks against it', fn () => expect(readiness()->reasons())->toBe([])->and(readiness()->acknowledged())->toBeTrue());
+it(
+    'may be signed when nothing speaks against it',
+    fn () => expect(readiness()->reasons())->toBe([])->and(readiness()->acknowledged())->toBeTrue(),
+);
 
 it('says everything that speaks against it', function (array $with, array $reasons): void {
     expect(readiness($with)->reasons())->toBe($reasons);
@@ -51,13 +71,20 @@ it('says everything that speaks against it', function (array $with, array $reaso
     'under age' => [['guardian' => true], ['guardian_missing']],
     'gone' => [['active' => false], ['learner_inactive']],
     'all at once' => [['stage' => 0, 'own' => true, 'authorised' => false, 'suspended' => true, 'prerequisites' => ['p'], 'acknowledged' => 1, 'guardian' => true, 'active' => false],
-        ['own_record', 'not_authorised', 'learner_inactive', 'not_ready', 'held', 'prerequisite_missing', 'not_acknowledged', 'guardian_missing']],
+        [
+            'own_record', 'not_authorised', 'learner_inactive', 'not_ready', 'held', 'prerequisite_missing',
+            'not_acknowledged', 'guardian_missing',
+        ]],
 ]);
 
 it('never says more than the permit', function (array $wanted, string $until, array $excesses): void {
     expect(readiness()->excesses(scope($wanted), new DateTimeImmutable($until)))->toBe($excesses);
 })->with([
-    'as the permit has it' => [['materials' => ['mild_steel', 'aluminium_6000'], 'operations' => ['drill'], 'max_diameter_mm' => 10, 'min_thickness_mm' => 3], '2032-05-01T22:59:59Z', []],
+    'as the permit has it' => [
+        ['materials' => ['mild_steel', 'aluminium_6000'], 'operations' => ['drill'], 'max_diameter_mm' => 10, 'min_thickness_mm' => 3],
+        '2032-05-01T22:59:59Z',
+        [],
+    ],
     'nothing said' => [[], '2031-06-01T00:00:00Z', []],
     'one material more' => [['materials' => ['mild_steel', 'acrylic']], '2031-06-01T00:00:00Z', ['scope_material']],
     'any operation' => [['operations' => ['drill', 'ream']], '2031-06-01T00:00:00Z', ['scope_operation']],
@@ -69,9 +96,20 @@ it('never says more than the permit', function (array $wanted, string $until, ar
 ]);
 
 it('signs the permit\'s own limits where nothing narrower is wanted', function (): void {
-    expect(readiness()->signedScope(scope([]))->toArray())->toBe(['materials' => ['mild_steel', 'aluminium_6000'], 'operations' => ['drill'], 'max_diameter_mm' => 10.0, 'min_thickness_mm' => 3.0])
+    expect(readiness()->signedScope(scope([]))->toArray())->toBe([
+        'materials' => ['mild_steel', 'aluminium_6000'],
+        'operations' => ['drill'],
+        'max_diameter_mm' => 10.0,
+        'min_thickness_mm' => 3.0,
+    ])
         ->and(readiness()->signedScope(scope(['materials' => ['mild_steel'], 'max_diameter_mm' => 6.5, 'companion' => true]))->toArray())
-        ->toBe(['materials' => ['mild_steel'], 'operations' => ['drill'], 'max_diameter_mm' => 6.5, 'min_thickness_mm' => 3.0, 'companion' => true]);
+        ->toBe([
+            'materials' => ['mild_steel'],
+            'operations' => ['drill'],
+            'max_diameter_mm' => 6.5,
+            'min_thickness_mm' => 3.0,
+            'companion' => true,
+        ]);
 });
 
 it('is never widened by signing: whatever is covered by the signature is covered by the permit', function (): void {
@@ -80,7 +118,9 @@ it('is never widened by signing: whatever is covered by the signature is covered
     for ($n = 0; $n < 10_000; $n++) {
         $pick = static fn (): array => array_filter([
             'materials' => $random->getInt(0, 1) === 1 ? array_slice($random->shuffleArray($materials), 0, $random->getInt(1, 4)) : null,
-            'operations' => $random->getInt(0, 1) === 1 ? array_slice($random->shuffleArray(['drill', 'ream', 'tap']), 0, $random->getInt(1, 3)) : null,
+            'operations' => $random->getInt(0, 1) === 1
+                ? array_slice($random->shuffleArray(['drill', 'ream', 'tap']), 0, $random->getInt(1, 3))
+                : null,
             'max_diameter_mm' => $random->getInt(0, 1) === 1 ? $random->getInt(1, 20) : null,
             'min_thickness_mm' => $random->getInt(0, 1) === 1 ? $random->getInt(1, 8) : null,
             'companion' => $random->getInt(0, 1) === 1 ? true : null,

@@ -11,7 +11,10 @@ function standing(array $ledger, array $requirement = [], string $now = '2031-06
 {
     return compute('standing', [
         'now' => $now,
-        'requirement' => ['lessons' => ['L1', 'L2'], 'checks' => ['C1'], 'practice_count' => 2, 'practice_minutes' => 60, 'assessments' => ['A1'], 'prerequisites' => [], 'statement_version' => 1, ...$requirement],
+        'requirement' => [
+            'lessons' => ['L1', 'L2'], 'checks' => ['C1'], 'practice_count' => 2, 'practice_minutes' => 60,
+            'assessments' => ['A1'], 'prerequisites' => [], 'statement_version' => 1, ...$requirement,
+        ],
         'ledger' => $ledger,
         'prerequisites' => $prerequisites,
     ]);
@@ -26,7 +29,13 @@ function climb(): array
         ['type' => 'practice_confirmed', 'minutes' => 35, 'at' => '2031-01-04T10:00:00Z'],
         ['type' => 'practice_confirmed', 'minutes' => 30, 'at' => '2031-01-05T10:00:00Z'],
         ['type' => 'assessment_concluded', 'assessment' => 'A1', 'outcome' => 'passed', 'at' => '2031-01-06T10:00:00Z'],
-        ['type' => 'signed_off', 'statement_version' => 1, 'valid_until' => '2031-12-31T23:59:59Z', 'scope' => [], 'at' => '2031-01-07T10:00:00Z'],
+        [
+            'type' => 'signed_off',
+            'statement_version' => 1,
+            'valid_until' => '2031-12-31T23:59:59Z',
+            'scope' => [],
+            'at' => '2031-01-07T10:00:00Z',
+        ],
     ];
 }
 
@@ -67,8 +76,10 @@ it('holds until reinstated, and a revocation until a new sign-off', function ():
     $entry = static fn (string $type, string $at): array => ['type' => $type, 'at' => "2031-0$at-01T10:00:00Z"];
     expect(standing([...climb(), $entry('incident_hold', '2')]))->toMatchArray(['held' => true, 'stage' => 5])
         ->and(standing([...climb(), $entry('incident_hold', '2'), $entry('reinstated', '3')])['held'])->toBeFalse()
-        ->and(standing([...climb(), $entry('revoked', '2'), $entry('reinstated', '3')]))->toMatchArray(['held' => true, 'stage' => 4, 'lapsed' => null])
-        ->and(standing([...climb(), $entry('revoked', '2'), [...climb()[6], 'at' => '2031-03-01T10:00:00Z']]))->toMatchArray(['held' => false, 'stage' => 5]);
+        ->and(standing([...climb(), $entry('revoked', '2'), $entry('reinstated', '3')]))
+        ->toMatchArray(['held' => true, 'stage' => 4, 'lapsed' => null])
+        ->and(standing([...climb(), $entry('revoked', '2'), [...climb()[6], 'at' => '2031-03-01T10:00:00Z']]))
+        ->toMatchArray(['held' => false, 'stage' => 5]);
 });
 
 it('lets a correction take an entry back, and a correction of it bring it back', function (): void {

@@ -42,7 +42,13 @@ final class MadeUpGate
         foreach (array_keys($this->ledgers) as $learner) {
             $this->ledgers[$learner] = [
                 ['type' => 'assessment_concluded', 'assessment' => 'A', 'outcome' => 'passed', 'at' => $this->at(-90_000)],
-                ['type' => 'signed_off', 'statement_version' => 1, 'valid_until' => $this->at(40 * 86_400), 'scope' => [], 'at' => $this->at(-90_000)],
+                [
+                    'type' => 'signed_off',
+                    'statement_version' => 1,
+                    'valid_until' => $this->at(40 * 86_400),
+                    'scope' => [],
+                    'at' => $this->at(-90_000),
+                ],
             ];
         }
     }
@@ -101,11 +107,19 @@ final class MadeUpGate
     private function decide(string $person, int $skew): MillStep\Core\Competency\Access
     {
         $now = new DateTimeImmutable($this->at($skew));
-        $standing = new Standing($now, new Requirement([], [], 0, 0, ['A'], [], null, 1, null), Ledger::fromFields(Fields::of(['ledger' => $this->ledgers[$person]])), []);
+        $standing = new Standing(
+            $now,
+            new Requirement([], [], 0, 0, ['A'], [], null, 1, null),
+            Ledger::fromFields(Fields::of(['ledger' => $this->ledgers[$person]])),
+            [],
+        );
 
         return AccessDecision::fromFields(Fields::of([
-            'now' => $this->at($skew), 'badge_known' => true, 'person_active' => $this->active[$person], 'machine' => ['in_service' => $this->inService], 'hours_open' => $this->open,
-            'permits' => [[...$standing->compute()->toArray(), 'scope' => []]], 'presence' => ['supervisor' => $this->supervised], 'policy' => [],
+            'now' => $this->at($skew), 'badge_known' => true, 'person_active' => $this->active[$person],
+            'machine' => ['in_service' => $this->inService], 'hours_open' => $this->open,
+            'permits' => [[...$standing->compute()->toArray(), 'scope' => []]],
+            'presence' => ['supervisor' => $this->supervised],
+            'policy' => [],
         ]))->compute();
     }
 }
@@ -128,7 +142,11 @@ it('says on to nobody who is held, gone, outside hours or at a machine out of se
                 3 => [$gate->active[$who] = ! $gate->active[$who], $restrictions++],
                 4 => $gate->open = ! $gate->open,
                 5 => $gate->supervised = ! $gate->supervised,
-                default => $ids[] = [sprintf('r%d', count($ids)), Intent::cases()[$random->getInt(0, 2)], [$who, $who, 'ida', null][$random->getInt(0, 3)]],
+                default => $ids[] = [
+                    sprintf('r%d', count($ids)),
+                    Intent::cases()[$random->getInt(0, 2)],
+                    [$who, $who, 'ida', null][$random->getInt(0, 3)],
+                ],
             };
             // Everything that was ever sent may be sent again now; its answer may have got lost before.
             $sent = $ids === [] ? null : $ids[$random->getInt(0, count($ids) - 1)];

@@ -52,5 +52,10 @@ it('ends an abandoned turn at the idle limit, and counts no minute after it or b
     $turn = new Turn(Decision::Alone, $at('10:00'), $at('10:30'), 60);
     $allowed = new Access(Decision::Alone, []);
     expect($turn->goesOn($allowed, $at('11:29')))->toBeTrue()->and($turn->goesOn($allowed, $at('11:30')))->toBeFalse()
-        ->and($turn->minutes($at('10:45')))->toBe(45)->and($turn->minutes($at('23:00')))->toBe(90)->and($turn->minutes($at('09:00')))->toBe(0);
+        ->and($turn->minutes($at('10:45')))
+        ->toBe(45)
+        ->and($turn->minutes($at('23:00')))
+        ->toBe(90)
+        ->and($turn->minutes($at('09:00')))
+        ->toBe(0);
 });

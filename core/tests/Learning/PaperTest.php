@@ -16,9 +16,18 @@ function bank(): QuestionBank
         'draw' => ['one' => 1, 'order' => 1, 'worked' => 1],
         'questions' => [
             $one('k1', true), $one('k2', true), $one('n1', false), $one('n2', false),
-            ['id' => 'o1', 'kind' => 'order', 'lesson' => 'C6', 'text' => 'order', 'explanation' => 'so', 'steps' => [['id' => 'x', 'text' => 'X'], ['id' => 'y', 'text' => 'Y'], ['id' => 'z', 'text' => 'Z']]],
+            [
+                'id' => 'o1',
+                'kind' => 'order',
+                'lesson' => 'C6',
+                'text' => 'order',
+                'explanation' => 'so',
+                'steps' => [['id' => 'x', 'text' => 'X'], ['id' => 'y', 'text' => 'Y'], ['id' => 'z', 'text' => 'Z']],
+            ],
             ['id' => 'w1', 'kind' => 'worked', 'lesson' => 'C3', 'text' => 'A {diameter_mm} mm drill?', 'explanation' => '{answer}', 'figure' => [
-                'operation' => 'drill_point', 'given' => ['point_angle_deg' => 90], 'draw' => ['diameter_mm' => [4, 6, 8, 10, 12, 14]], 'answer' => 'point_length_mm', 'unit' => 'mm', 'tolerance' => 0.1]],
+                'operation' => 'drill_point', 'given' => ['point_angle_deg' => 90],
+                'draw' => ['diameter_mm' => [4, 6, 8, 10, 12, 14]], 'answer' => 'point_length_mm', 'unit' => 'mm',
+                'tolerance' => 0.1]],
         ],
     ]));
 }
@@ -61,7 +70,10 @@ it('takes a bare figure in the units in which the learner reads', function (): v
     $figure = bank()->draw(3)->questions[4]->figure;
     $inches = number_format($figure->answer / 25.4, 4);
     expect($figure->accepts($inches, 'in'))->toBeTrue()->and($figure->accepts($inches, 'mm'))->toBeFalse()
-        ->and($figure->accepts($figure->answer.' mm', 'in'))->toBeTrue()->and($figure->accepts((string) $figure->answer, 'in'))->toBeFalse();
+        ->and($figure->accepts($figure->answer.' mm', 'in'))
+        ->toBeTrue()
+        ->and($figure->accepts((string) $figure->answer, 'in'))
+        ->toBeFalse();
 });
 
 it('passes all right, fails a wrong critical whatever the score', function (): void {
@@ -87,6 +99,13 @@ it('takes a figure in any unit, within its tolerance and no further', function (
 
 it('refuses a bank that cannot be drawn from', function (): void {
     expect(fn () => QuestionBank::fromFields(Fields::of(['pass_mark_percent' => 80, 'draw' => ['one' => 3], 'questions' => [
-        ['id' => 'a', 'kind' => 'one', 'lesson' => 'C1', 'text' => '?', 'explanation' => '!', 'options' => [['id' => 'a', 'text' => 'A', 'right' => true], ['id' => 'b', 'text' => 'B']]],
+        [
+            'id' => 'a',
+            'kind' => 'one',
+            'lesson' => 'C1',
+            'text' => '?',
+            'explanation' => '!',
+            'options' => [['id' => 'a', 'text' => 'A', 'right' => true], ['id' => 'b', 'text' => 'B']],
+        ],
     ]]))->draw(1))->toThrow(MillStep\Core\Exception\InvalidInput::class, 'too few questions');
 });

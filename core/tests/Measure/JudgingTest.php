@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 function judge(float $value, float $uncertainty = 0.02): string
 {
-    return compute('judge_measurement', ['value_mm' => $value, 'lower_mm' => 9, 'upper_mm' => 9.3, 'uncertainty_mm' => $uncertainty])['verdict'];
+    return compute(
+        'judge_measurement',
+        ['value_mm' => $value, 'lower_mm' => 9, 'upper_mm' => 9.3, 'uncertainty_mm' => $uncertainty],
+    )['verdict'];
 }
 
 it('is sure inside and outside, and doubtful where the instrument cannot tell', function (float $value, string $verdict): void {
     expect(judge($value))->toBe($verdict);
 })->with([
-    [8.97, 'out'], [8.98, 'doubtful'], [9.0, 'doubtful'], [9.019, 'doubtful'], [9.02, 'in'], [9.15, 'in'], [9.28, 'in'], [9.281, 'doubtful'], [9.32, 'doubtful'], [9.321, 'out'],
+    [8.97, 'out'], [8.98, 'doubtful'], [9.0, 'doubtful'], [9.019, 'doubtful'], [9.02, 'in'], [9.15, 'in'], [9.28, 'in'],
+    [9.281, 'doubtful'], [9.32, 'doubtful'], [9.321, 'out'],
 ]);
 
 it('knows no doubt with a perfect instrument', function (): void {
@@ -39,8 +43,16 @@ it('puts a position in the circle whatever its direction', function (): void {
 });
 
 it('corrects a mark by what is left of it', function (float $offset, string $verdict): void {
-    expect(compute('mark_correction', ['offset_x_mm' => $offset, 'offset_y_mm' => 0, 'mark_diameter_mm' => 1, 'tolerance_mm' => 0.3])['verdict'])->toBe($verdict);
-})->with([[0, 'leave'], [0.15, 'leave'], [-0.15, 'leave'], [0.16, 'draw_over'], [0.5, 'draw_over'], [0.51, 'stone_and_remark'], [-0.51, 'stone_and_remark']]);
+    expect(
+        compute(
+            'mark_correction',
+            ['offset_x_mm' => $offset, 'offset_y_mm' => 0, 'mark_diameter_mm' => 1, 'tolerance_mm' => 0.3],
+        )['verdict'],
+    )->toBe($verdict);
+})->with([
+    [0, 'leave'], [0.15, 'leave'], [-0.15, 'leave'], [0.16, 'draw_over'], [0.5, 'draw_over'],
+    [0.51, 'stone_and_remark'], [-0.51, 'stone_and_remark'],
+]);
 
 it('halves the gap between the two lines of a centre finder', function (): void {
     expect(compute('centre_finder_check', ['line_gap_mm' => 0.2, 'tolerance_mm' => 0.1]))->toBe(['error_mm' => 0.1, 'verdict' => 'sound'])
@@ -50,7 +62,9 @@ it('halves the gap between the two lines of a centre finder', function (): void 
 
 it('finds no disagreement where there is none, and no spread in one pair', function (): void {
     $pair = static fn (float $learner, float $examiner): array => ['learner_mm' => $learner, 'examiner_mm' => $examiner];
-    expect(compute('reader_agreement', ['pairs' => [$pair(12, 12), $pair(9.1, 9.1)]]))->toEqual(['count' => 2, 'bias_mm' => 0, 'spread_mm' => 0, 'within_mm' => 0])
+    expect(
+        compute('reader_agreement', ['pairs' => [$pair(12, 12), $pair(9.1, 9.1)]]),
+    )->toEqual(['count' => 2, 'bias_mm' => 0, 'spread_mm' => 0, 'within_mm' => 0])
         ->and(compute('reader_agreement', ['pairs' => [$pair(12.04, 12)]])['spread_mm'])->toEqual(0)
         // A steady error is bias without spread; one that goes both ways is spread without bias.
         ->and(compute('reader_agreement', ['pairs' => [$pair(12.05, 12), $pair(9.05, 9)]]))->toMatchArray(['spread_mm' => 0.0])

@@ -13,18 +13,26 @@ final class Mutants
     ];
 
     private const CALLS = [
-        'isLessThan' => 'isAtMost', 'isAtMost' => 'isLessThan', 'isGreaterThan' => 'isAtLeast', 'isAtLeast' => 'isGreaterThan', 'plus' => 'minus', 'minus' => 'plus',
-        'ceil' => 'floor', 'floor' => 'ceil', 'min' => 'max', 'max' => 'min', 'smallestAtLeast' => 'nearest', 'true' => 'false', 'false' => 'true',
+        'isLessThan' => 'isAtMost', 'isAtMost' => 'isLessThan', 'isGreaterThan' => 'isAtLeast',
+        'isAtLeast' => 'isGreaterThan', 'plus' => 'minus', 'minus' => 'plus',
+        'ceil' => 'floor', 'floor' => 'ceil', 'min' => 'max', 'max' => 'min', 'smallestAtLeast' => 'nearest',
+        'true' => 'false', 'false' => 'true',
     ];
 
     /** Places where the spoilt source does the same, or differs only where no input reaches; each with its reason. */
     private const SAME = [
         'Drill' => ['nearest !== null && $nearest' => 'a set is never empty, so there is always a nearest'],
         'Size' => [
-            'strlen($said) > 40' => 'a guard against absurdly long text', '$denominator > 64' => '65 is no power of two', 'while ($denominator > 1' => 'two halves are one whole either way',
+            'strlen($said) > 40' => 'a guard against absurdly long text',
+            '$denominator > 64' => '65 is no power of two',
+            'while ($denominator > 1' => 'two halves are one whole either way',
             "explode('.', \$number" => 'a decimal has two parts at most',
         ],
-        'SpindleSpeed' => ['$chosen > $target' => 'a speed is never equal to a multiple of 1/π', '$this->capRpm < $target' => 'nor is a cap', '0.5 * $target' => 'nor is half of one'],
+        'SpindleSpeed' => [
+            '$chosen > $target' => 'a speed is never equal to a multiple of 1/π',
+            '$this->capRpm < $target' => 'nor is a cap',
+            '0.5 * $target' => 'nor is half of one',
+        ],
         'PilotPlan' => ["'max_step_ratio', 1, 1000" => 'a limit against absurd input'],
         'TapDrill' => ['round(abs($candidate' => 'keeps rounding noise out of ties'],
         'CentreDrillChoice' => ["objects('sizes', 1)" => 'an empty list is refused a line below'],
@@ -33,20 +41,30 @@ final class Mutants
         'Speeds' => ['$names === []' => 'a plan names its speeds, and SequenceTest sees to it'],
         'AccessDecision' => ['$fields->integer(\'turns_elsewhere\', 0' => 'no turns is the least there can be'],
         'Standing' => ['?? -1)' => 'any number below every version'],
-        'Ledger' => ['return false' => 'what names nothing takes nothing back either way', '$steps >= 0 && $line->entry' => 'a guard against corrections that name each other'],
+        'Ledger' => [
+            'return false' => 'what names nothing takes nothing back either way',
+            '$steps >= 0 && $line->entry' => 'a guard against corrections that name each other',
+        ],
         'HoleLine' => ['$this->count ?? 1' => 'a count is always given where no pitch is'],
     ];
 
     /** Methods that no operation with worked examples asks: they serve plans and messages, and are tested there. */
     private const ASIDE = [
-        'Speeds' => ['range', 'setting', 'isRange', 'slowest', 'key'], 'ReamAllowance' => ['shipped'], 'CentreDrillRange' => ['nearest', 'gap'], 'CentreDrill' => ['of'],
+        'Speeds' => ['range', 'setting', 'isRange', 'slowest', 'key'],
+        'ReamAllowance' => ['shipped'],
+        'CentreDrillRange' => ['nearest', 'gap'],
+        'CentreDrill' => ['of'],
         'Scope' => ['exceededBy', 'narrowedTo', 'toArray'], 'ParallelStack' => ['nearest'], 'Size' => ['refusal', 'length'],
     ];
 
     /** @return list<string> the operations that have worked examples, and what they compute with */
     public static function files(string $core): array
     {
-        $files = ['Planning/ThreadForm.php', 'Planning/ReamAllowance.php', 'Workshop/Speeds.php', 'Workshop/Drill.php', 'Workshop/CentreDrill.php', 'Planning/CentreDrillRange.php', 'Measure/Size.php', 'Assessment/Criterion.php', 'Competency/Ledger/Ledger.php', 'Competency/Scope.php', 'Competency/PrerequisiteStanding.php'];
+        $files = [
+            'Planning/ThreadForm.php', 'Planning/ReamAllowance.php', 'Workshop/Speeds.php', 'Workshop/Drill.php',
+            'Workshop/CentreDrill.php', 'Planning/CentreDrillRange.php', 'Measure/Size.php', 'Assessment/Criterion.php',
+            'Competency/Ledger/Ledger.php', 'Competency/Scope.php', 'Competency/PrerequisiteStanding.php',
+        ];
         preg_match_all('/=> (\w+)\\\\(\w+)::class/', (string) file_get_contents("$core/src/Operations.php"), $found, PREG_SET_ORDER);
         foreach ($found as [, $room, $class]) {
             // Plans and the review are composed of these; they have tests of their own.
@@ -73,7 +91,11 @@ final class Mutants
             // Inside a message, a limit against absurd input or a guard against rounding noise nothing is computed.
             $thrown = $token->is(T_THROW) ? $token->line : $thrown;
             $line = $lines[$token->line - 1];
-            $same = array_filter(self::SAME[basename($path, '.php')] ?? [], static fn (string $part): bool => str_contains($line, $part), ARRAY_FILTER_USE_KEY) !== [];
+            $same = array_filter(
+                self::SAME[basename($path, '.php')] ?? [],
+                static fn (string $part): bool => str_contains($line, $part),
+                ARRAY_FILTER_USE_KEY,
+            ) !== [];
             // The last argument of in_array and its like only keeps PHP from casting.
             $strict = $token->text === 'true' && preg_match('/in_array|array_keys|array_reverse/', $line) === 1;
             if ($same || $strict || $thrown === $token->line || in_array($method, $aside, true) || preg_match('/const (MOST|GREATEST)|NOISE/', $line) === 1) {
@@ -82,7 +104,11 @@ final class Mutants
             foreach (self::replacements($tokens, $index) as $text) {
                 $copy = $tokens;
                 $copy[$index] = new \PhpToken(T_STRING, $text);
-                yield [$token->line, "{$token->text} became $text", implode('', array_map(static fn (\PhpToken $each): string => $each->text, $copy))];
+                yield [
+                    $token->line,
+                    "{$token->text} became $text",
+                    implode('', array_map(static fn (\PhpToken $each): string => $each->text, $copy)),
+                ];
             }
         }
     }
@@ -119,7 +145,8 @@ final class Mutants
         if ($token->is(T_STRING) && isset(self::CALLS[$token->text]) && ($after === '(' || in_array($token->text, ['true', 'false'], true))) {
             return $before === 'function' ? [] : [self::CALLS[$token->text]];
         }
-        $unary = in_array($token->text, ['+', '-'], true) && in_array($before, ['(', ',', '=', 'return', '=>', '[', '<', '>', '?', ':', '*', '/'], true);
+        $unary = in_array($token->text, ['+', '-'], true)
+            && in_array($before, ['(', ',', '=', 'return', '=>', '[', '<', '>', '?', ':', '*', '/'], true);
 
         return $unary || $token->is(T_CONSTANT_ENCAPSED_STRING) ? [] : (self::SWAPS[$token->text] ?? []);
     }
@@ -132,7 +159,9 @@ final class Mutants
             return [];
         }
 
-        return str_contains($text, '.') ? [rtrim(sprintf('%.12F', 1.1 * (float) $text + ((float) $text === 0.0 ? 0.1 : 0)), '0')] : [(string) ((int) $text + 1)];
+        return str_contains($text, '.')
+            ? [rtrim(sprintf('%.12F', 1.1 * (float) $text + ((float) $text === 0.0 ? 0.1 : 0)), '0')]
+            : [(string) ((int) $text + 1)];
     }
 
     /** @param  list<\PhpToken>  $tokens */
@@ -197,7 +226,8 @@ final class Examples
             return true;
         }
         if (is_int($expected) || is_float($expected)) {
-            return (is_int($found) || is_float($found)) && (abs($expected - $found) <= 1e-6 * abs($expected) || abs($expected - $found) <= 1e-9);
+            return (is_int($found) || is_float($found))
+                && (abs($expected - $found) <= 1e-6 * abs($expected) || abs($expected - $found) <= 1e-9);
         }
 
         return $expected === $found;

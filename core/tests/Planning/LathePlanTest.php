@@ -7,7 +7,18 @@ require_once __DIR__.'/helpers.php';
 /** @return array<string, mixed> */
 function batch(array $with = []): array
 {
-    return compute('lathe_plan', ['material' => 'nylon', 'bar' => ['diameter_mm' => 28], 'part' => ['thickness_mm' => 5, 'outside_mm' => 26, 'bore' => ['purpose' => 'clearance', 'fastener' => 'M8']], 'count' => 6, 'machine' => lathe(), 'crib' => ['drills' => crib(0.1)], ...$with]);
+    return compute(
+        'lathe_plan',
+        [
+            'material' => 'nylon',
+            'bar' => ['diameter_mm' => 28],
+            'part' => ['thickness_mm' => 5, 'outside_mm' => 26, 'bore' => ['purpose' => 'clearance', 'fastener' => 'M8']],
+            'count' => 6,
+            'machine' => lathe(),
+            'crib' => ['drills' => crib(0.1)],
+            ...$with,
+        ],
+    );
 }
 
 it('drills through the whole batch, by the moves that the dial really makes', function (): void {
@@ -22,7 +33,11 @@ it('drills through the whole batch, by the moves that the dial really makes', fu
 
 it('leaves metal whatever the dial: no move is shorter than blade, part and clean-up', function (): void {
     foreach (draws(40, 2, 12, 5) as $i => $thickness) {
-        $plan = batch(['part' => ['thickness_mm' => $thickness, 'bore' => ['purpose' => 'plain', 'diameter_mm' => 6]], 'count' => 2, 'machine' => lathe(['dial' => ['graduation_mm' => [0.0254, 0.05, 0.02, 0.1][$i % 4], 'divisions_per_turn' => 60]])]);
+        $plan = batch([
+            'part' => ['thickness_mm' => $thickness, 'bore' => ['purpose' => 'plain', 'diameter_mm' => 6]],
+            'count' => 2,
+            'machine' => lathe(['dial' => ['graduation_mm' => [0.0254, 0.05, 0.02, 0.1][$i % 4], 'divisions_per_turn' => 60]]),
+        ]);
         $over = $plan['batch']['move_mm'] - (2 + $thickness + 0.2);
         expect($over)->toBeGreaterThanOrEqual(-1e-9)->toBeLessThan([0.0254, 0.05, 0.02, 0.1][$i % 4] + 1e-9);
     }
@@ -31,65 +46,161 @@ it('leaves metal whatever the dial: no move is shorter than blade, part and clea
 it('says how many can be made at once where the batch stands out too far', function (): void {
     $long = batch(['count' => 14]);
     $most = $long['batch']['most_at_once'];
-    expect($long['ready'])->toBeFalse()->and(implode($long['missing']))->toContain('Or make at most 10 at once.')->and($most)->toBe(10)->and(batch(['count' => $most])['ready'])->toBeTrue()->and(batch(['count' => $most + 1])['ready'])->toBeFalse();
+    expect($long['ready'])
+        ->toBeFalse()
+        ->and(implode($long['missing']))
+        ->toContain('Or make at most 10 at once.')
+        ->and($most)
+        ->toBe(10)
+        ->and(batch(['count' => $most])['ready'])
+        ->toBeTrue()
+        ->and(batch(['count' => $most + 1])['ready'])
+        ->toBeFalse();
 });
 
 it('taps through the stock as far as a tap cuts, and further than that piece by piece', function (array $with, ?int $times, float $depth): void {
-    $plan = batch(['material' => 'aluminium_6000', 'bar' => ['diameter_mm' => 30], 'part' => ['thickness_mm' => 4, 'bore' => ['purpose' => 'tapped', 'thread' => 'M8']], 'machine' => lathe(['dial' => ['graduation_mm' => 0.1, 'divisions_per_turn' => 40]]), ...$with]);
+    $plan = batch([
+        'material' => 'aluminium_6000',
+        'bar' => ['diameter_mm' => 30],
+        'part' => ['thickness_mm' => 4, 'bore' => ['purpose' => 'tapped', 'thread' => 'M8']],
+        'machine' => lathe(['dial' => ['graduation_mm' => 0.1, 'divisions_per_turn' => 40]]),
+        ...$with,
+    ]);
     $taps = array_values(array_filter($plan['operations'], fn (array $step): bool => $step['kind'] === 'tap'));
-    expect($plan['missing'])->toBe([])->and($taps)->toHaveCount(1)->and($taps[0]['repeat'] ?? null)->toBe($times)->and($taps[0]['depth_mm'])->toEqualWithDelta($depth, 1e-9)
+    expect($plan['missing'])
+        ->toBe([])
+        ->and($taps)
+        ->toHaveCount(1)
+        ->and($taps[0]['repeat'] ?? null)
+        ->toBe($times)
+        ->and($taps[0]['depth_mm'])
+        ->toEqualWithDelta($depth, 1e-9)
         ->and(str_contains($taps[0]['why'], 'One piece at a time'))->toBe($times !== null)->and(objections($plan))->toBe([]);
 })->with([
     'three moves of 6.2 mm: within 20 mm' => [['count' => 3], null, 18.6],
     'four: each before it is parted off' => [['count' => 4], 4, 6.2],
-    'one long piece: nothing to part between' => [['count' => 1, 'part' => ['thickness_mm' => 25, 'bore' => ['purpose' => 'tapped', 'thread' => 'M8']]], null, 27.2],
+    'one long piece: nothing to part between' => [
+        ['count' => 1, 'part' => ['thickness_mm' => 25, 'bore' => ['purpose' => 'tapped', 'thread' => 'M8']]],
+        null,
+        27.2,
+    ],
 ]);
 
 it('says that a move is exact, or by how much it is over', function (float $thickness, string $words): void {
     $part = ['thickness_mm' => $thickness, 'bore' => ['purpose' => 'plain', 'diameter_mm' => 6]];
-    expect(operations(batch(['part' => $part, 'machine' => lathe(['dial' => ['graduation_mm' => 0.05, 'divisions_per_turn' => 40]])]))['part_off']['why'])->toContain($words);
+    expect(
+        operations(
+            batch(['part' => $part, 'machine' => lathe(['dial' => ['graduation_mm' => 0.05, 'divisions_per_turn' => 40]])]),
+        )['part_off']['why'],
+    )->toContain($words);
 })->with([[5.0, '7.2 mm, 144 divisions of this dial exactly.'], [5.02, '145 divisions of this dial, rounded up: 0.030 mm over.']]);
 
 it('lets a steady carry long work, and does not let the tailstock do two things', function (): void {
     $deep = lathe(['depth_scale' => ['unit' => 'mm', 'graduation_mm' => 1, 'travel_mm' => 150]]);
-    expect(batch(['count' => 14, 'machine' => $deep, 'support' => 'steady'])['missing'])->toBe([])->and(objections(batch(['count' => 14, 'machine' => $deep, 'support' => 'steady'])))->toBe([])
-        ->and(implode(batch(['count' => 11, 'support' => 'tailstock'])['missing']))->toContain('cannot carry the end and hold the drill at once');
+    expect(batch(['count' => 14, 'machine' => $deep, 'support' => 'steady'])['missing'])
+        ->toBe([])
+        ->and(objections(batch(['count' => 14, 'machine' => $deep, 'support' => 'steady'])))
+        ->toBe([])
+        ->and(implode(batch(['count' => 11, 'support' => 'tailstock'])['missing']))
+        ->toContain('cannot carry the end and hold the drill at once');
 });
 
 it('makes a long bar ready to be carried by a centre', function (): void {
-    $plan = batch(['material' => 'mild_steel', 'bar' => ['diameter_mm' => 25], 'part' => ['thickness_mm' => 180, 'part_off' => false, 'support_centre' => true], 'count' => 1, 'overhang_mm' => 200, 'support' => 'tailstock', 'crib' => ['drills' => crib(0.5), 'centre_drills' => [['size' => '3.15']]]]);
+    $plan = batch([
+        'material' => 'mild_steel',
+        'bar' => ['diameter_mm' => 25],
+        'part' => ['thickness_mm' => 180, 'part_off' => false, 'support_centre' => true],
+        'count' => 1,
+        'overhang_mm' => 200,
+        'support' => 'tailstock',
+        'crib' => ['drills' => crib(0.5), 'centre_drills' => [['size' => '3.15']]],
+    ]);
     $centre = operations($plan)['centre'];
     // 3.15 pilot, 8 body, pilot 3.9 long, 85 % of the cone.
     expect($plan['ready'])->toBeTrue()->and(array_column($plan['operations'], 'kind'))->toBe(['face', 'centre', 'deburr', 'measure'])
-        ->and($centre['total_depth_mm'])->toEqualWithDelta(3.9 + 0.85 * (8 - 3.15) / 2 / tan(deg2rad(30)), 1e-9)->and($centre['why'])->toContain('7.27 mm wide at its mouth')
+        ->and($centre['total_depth_mm'])
+        ->toEqualWithDelta(3.9 + 0.85 * (8 - 3.15) / 2 / tan(deg2rad(30)), 1e-9)
+        ->and($centre['why'])
+        ->toContain('7.27 mm wide at its mouth')
         ->and($plan['batch'])->toMatchArray(['overhang_verdict' => 'support_needed', 'count' => 1]);
-    expect(implode(batch(['material' => 'mild_steel', 'bar' => ['diameter_mm' => 25], 'part' => ['thickness_mm' => 180, 'part_off' => false, 'support_centre' => true], 'overhang_mm' => 200, 'support' => 'tailstock', 'crib' => ['drills' => crib(0.5), 'centre_drills' => []]])['missing']))->toContain('no centre drill 3.15');
+    expect(
+        implode(
+            batch([
+                'material' => 'mild_steel',
+                'bar' => ['diameter_mm' => 25],
+                'part' => ['thickness_mm' => 180, 'part_off' => false, 'support_centre' => true],
+                'overhang_mm' => 200,
+                'support' => 'tailstock',
+                'crib' => ['drills' => crib(0.5), 'centre_drills' => []],
+            ])['missing'],
+        ),
+    )->toContain('no centre drill 3.15');
 });
 
 it('advises to push the bar into the spindle only where it fits', function (): void {
-    expect(implode(batch(['count' => 14, 'machine' => lathe(['through_bore_mm' => 30])])['missing']))->toContain('push into spindle, tailstock, steady')
-        ->and(implode(batch(['count' => 14, 'machine' => lathe(['through_bore_mm' => 20])])['missing']))->not->toContain('push into spindle');
+    expect(
+        implode(batch(['count' => 14, 'machine' => lathe(['through_bore_mm' => 30])])['missing']),
+    )->toContain('push into spindle, tailstock, steady')
+        ->and(implode(batch(['count' => 14, 'machine' => lathe(['through_bore_mm' => 20])])['missing']))->not
+        ->toContain('push into spindle');
 });
 
 it('turns in equal cuts and counts the first on the cross-slide, radius or diameter', function (): void {
-    $turn = static fn (bool $diameter): array => operations(batch(['machine' => lathe(['cross_dial' => ['graduation_mm' => 0.05, 'divisions_per_turn' => 100, 'reads_diameter' => $diameter]])]))['turn'];
-    expect($turn(false)['passes_mm'])->toEqual([26.5, 26])->and($turn(false)['dial_divisions'])->toBe(15)->and($turn(true)['dial_divisions'])->toBe(30);
+    $turn = static fn (bool $diameter): array => operations(
+        batch([
+            'machine' => lathe(['cross_dial' => ['graduation_mm' => 0.05, 'divisions_per_turn' => 100, 'reads_diameter' => $diameter]]),
+        ]),
+    )['turn'];
+    expect($turn(false)['passes_mm'])
+        ->toEqual([26.5, 26])
+        ->and($turn(false)['dial_divisions'])
+        ->toBe(15)
+        ->and($turn(true)['dial_divisions'])
+        ->toBe(30);
 });
 
 it('judges a bore with what it takes, and says what stands in where the crib has none', function (array $bore, array $gauges, string $tool, ?string $warning): void {
     $plan = batch(['part' => ['thickness_mm' => 5, 'bore' => $bore], 'crib' => ['drills' => crib(0.1), 'gauges' => $gauges]]);
-    expect(operations($plan)['measure']['tool'])->toBe($tool)->and(array_filter($plan['warnings'], fn (string $words): bool => str_contains($words, 'gauge')))->toHaveCount($warning === null ? 0 : 1);
+    expect(operations($plan)['measure']['tool'])
+        ->toBe($tool)
+        ->and(array_filter($plan['warnings'], fn (string $words): bool => str_contains($words, 'gauge')))
+        ->toHaveCount($warning === null ? 0 : 1);
     expect(implode(' ', $plan['warnings']))->toContain($warning ?? '');
 })->with([
     'a clearance hole' => [['purpose' => 'clearance', 'fastener' => 'M8'], [], 'caliper', null],
-    'reamed, with a plug' => [['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'], [['kind' => 'plug', 'size' => '8']], 'caliper; plug gauge, go and no-go', null],
-    'reamed, without' => [['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'], [['kind' => 'plug', 'size' => '10']], 'caliper; plug gauge, go and no-go', 'no plug gauge for 8; a pin of known size'],
-    'tapped, without' => [['purpose' => 'tapped', 'thread' => 'M8'], [], 'caliper; thread gauge or screw', 'no thread gauge for M8x1.25; a screw'],
+    'reamed, with a plug' => [
+        ['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'],
+        [['kind' => 'plug', 'size' => '8']],
+        'caliper; plug gauge, go and no-go',
+        null,
+    ],
+    'reamed, without' => [
+        ['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'],
+        [['kind' => 'plug', 'size' => '10']],
+        'caliper; plug gauge, go and no-go',
+        'no plug gauge for 8; a pin of known size',
+    ],
+    'tapped, without' => [
+        ['purpose' => 'tapped', 'thread' => 'M8'],
+        [],
+        'caliper; thread gauge or screw',
+        'no thread gauge for M8x1.25; a screw',
+    ],
 ]);
 
 it('reams and judges a bore by its class', function (): void {
-    $plan = batch(['material' => 'aluminium_6000', 'bar' => ['diameter_mm' => 30], 'part' => ['thickness_mm' => 20, 'bore' => ['purpose' => 'reamed', 'diameter_mm' => 10, 'fit' => 'H7']], 'count' => 1]);
-    expect(operations($plan)['ream'])->toMatchArray(['tool' => '10 mm machine reamer'])->and(operations($plan)['measure']['why'])->toContain('from 10.000 to 10.015')->and(objections($plan))->toBe([]);
+    $plan = batch([
+        'material' => 'aluminium_6000',
+        'bar' => ['diameter_mm' => 30],
+        'part' => ['thickness_mm' => 20, 'bore' => ['purpose' => 'reamed', 'diameter_mm' => 10, 'fit' => 'H7']],
+        'count' => 1,
+    ]);
+    expect(operations($plan)['ream'])
+        ->toMatchArray(['tool' => '10 mm machine reamer'])
+        ->and(operations($plan)['measure']['why'])
+        ->toContain('from 10.000 to 10.015')
+        ->and(objections($plan))
+        ->toBe([]);
 });
 
 it('refuses what contradicts itself', function (array $with, string $field): void {

@@ -8,7 +8,10 @@ use MillStep\Core\Planning\StandardCentreDrill;
 it('turns down in equal cuts, none deeper than allowed, ending at the size', function (): void {
     foreach (draws(120, 10, 60, 5) as $start) {
         $finish = $start * 0.6;
-        $passes = compute('turning_passes', ['start_mm' => $start, 'finish_mm' => $finish, 'max_cut_mm' => 1.2, 'finish_cut_mm' => 0.2])['passes'];
+        $passes = compute(
+            'turning_passes',
+            ['start_mm' => $start, 'finish_mm' => $finish, 'max_cut_mm' => 1.2, 'finish_cut_mm' => 0.2],
+        )['passes'];
         expect(end($passes))->toEqualWithDelta($finish, 1e-9);
         $before = $start;
         $cuts = [];
@@ -25,11 +28,21 @@ it('turns down in equal cuts, none deeper than allowed, ending at the size', fun
 });
 
 it('takes a single pass where the finish is all there is', function (float $start): void {
-    expect(compute('turning_passes', ['start_mm' => $start, 'finish_mm' => 20, 'max_cut_mm' => 1, 'finish_cut_mm' => 0.25])['passes'])->toEqual([20]);
+    expect(
+        compute('turning_passes', ['start_mm' => $start, 'finish_mm' => 20, 'max_cut_mm' => 1, 'finish_cut_mm' => 0.25])['passes'],
+    )->toEqual([20]);
 })->with([20.1, 20.5]);
 
 it('allows an overhang up to the ratio and advises beyond', function (float $overhang, ?float $bore, string $verdict, array $advice): void {
-    expect(compute('stick_out', array_filter(['diameter_mm' => 20, 'overhang_mm' => $overhang, 'through_bore_mm' => $bore], static fn ($value) => $value !== null)))->toMatchArray(['verdict' => $verdict, 'advice' => $advice]);
+    expect(
+        compute(
+            'stick_out',
+            array_filter(
+                ['diameter_mm' => 20, 'overhang_mm' => $overhang, 'through_bore_mm' => $bore],
+                static fn ($value) => $value !== null,
+            ),
+        ),
+    )->toMatchArray(['verdict' => $verdict, 'advice' => $advice]);
 })->with([
     [60, 30, 'unsupported_ok', []],
     [60.0005, 30, 'unsupported_ok', []],
@@ -42,8 +55,16 @@ it('allows an overhang up to the ratio and advises beyond', function (float $ove
 it('forms the cone that its own verdict finds good', function (): void {
     foreach ([[1, 3.15, 1.3], [2.5, 6.3, 3.1], [4, 10, 5]] as [$pilot, $body, $length]) {
         foreach (['pilot_only' => 0, 'too_shallow' => 0.59, 'shallow' => 0.6, 'good' => 0.8, 'full' => 0.91, 'too_deep' => 1] as $verdict => $fraction) {
-            $mouth = compute('centre_drill_depth', ['pilot_diameter_mm' => $pilot, 'body_diameter_mm' => $body, 'pilot_length_mm' => $length, 'fraction' => $fraction])['mouth_mm'];
-            expect(compute('centre_drill_verdict', ['pilot_diameter_mm' => $pilot, 'body_diameter_mm' => $body, 'mouth_mm' => $mouth])['verdict'])->toBe($verdict, "$pilot at $fraction");
+            $mouth = compute(
+                'centre_drill_depth',
+                ['pilot_diameter_mm' => $pilot, 'body_diameter_mm' => $body, 'pilot_length_mm' => $length, 'fraction' => $fraction],
+            )['mouth_mm'];
+            expect(
+                compute(
+                    'centre_drill_verdict',
+                    ['pilot_diameter_mm' => $pilot, 'body_diameter_mm' => $body, 'mouth_mm' => $mouth],
+                )['verdict'],
+            )->toBe($verdict, "$pilot at $fraction");
         }
     }
 });
@@ -51,7 +72,10 @@ it('forms the cone that its own verdict finds good', function (): void {
 it('goes deeper for more of the cone', function (): void {
     $before = 0;
     foreach ([0, 0.25, 0.5, 0.75, 1] as $fraction) {
-        $depth = compute('centre_drill_depth', ['pilot_diameter_mm' => 2, 'body_diameter_mm' => 5, 'pilot_length_mm' => 2.5, 'fraction' => $fraction])['depth_mm'];
+        $depth = compute(
+            'centre_drill_depth',
+            ['pilot_diameter_mm' => 2, 'body_diameter_mm' => 5, 'pilot_length_mm' => 2.5, 'fraction' => $fraction],
+        )['depth_mm'];
         expect($depth)->toBeGreaterThan($before);
         $before = $depth;
     }
@@ -66,7 +90,13 @@ it('reads the shipped centre drills, the open end as this size and over', functi
 
 it('covers the whole batch with the bore, and uses no more bar than it says', function (): void {
     foreach ([1, 4, 12] as $count) {
-        $plan = compute('part_off_batch', ['count' => $count, 'thickness_mm' => 5, 'blade_mm' => 2, 'cleanup_mm' => 0.2, 'facing_mm' => 1, 'drill_diameter_mm' => 8, 'point_angle_deg' => 118, 'depth_margin_mm' => 1.5, 'jaw_clearance_mm' => 6]);
+        $plan = compute(
+            'part_off_batch',
+            [
+                'count' => $count, 'thickness_mm' => 5, 'blade_mm' => 2, 'cleanup_mm' => 0.2, 'facing_mm' => 1,
+                'drill_diameter_mm' => 8, 'point_angle_deg' => 118, 'depth_margin_mm' => 1.5, 'jaw_clearance_mm' => 6,
+            ],
+        );
         expect($plan['move_mm'])->toEqualWithDelta(7.2, 1e-9)
             ->and($plan['drilled_full_depth_mm'])->toEqualWithDelta($count * 7.2 + 1.5, 1e-9)
             ->and($plan['overhang_mm'] - $plan['bar_used_mm'])->toEqualWithDelta(6, 1e-9)

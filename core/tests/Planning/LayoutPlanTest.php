@@ -5,7 +5,16 @@ declare(strict_types=1);
 /** @return array<string, mixed> */
 function layout(array $with = []): array
 {
-    return compute('layout_plan', ['plate' => ['length_mm' => 100, 'width_mm' => 80], 'hole_mm' => 9, 'pattern' => 'rectangle', 'rectangle' => ['columns' => 2, 'rows' => 2, 'inset_x_mm' => 15, 'inset_y_mm' => 15], ...$with]);
+    return compute(
+        'layout_plan',
+        [
+            'plate' => ['length_mm' => 100, 'width_mm' => 80],
+            'hole_mm' => 9,
+            'pattern' => 'rectangle',
+            'rectangle' => ['columns' => 2, 'rows' => 2, 'inset_x_mm' => 15, 'inset_y_mm' => 15],
+            ...$with,
+        ],
+    );
 }
 
 /** @return list<array{float, float}> */
@@ -18,19 +27,40 @@ it('lays out the foot plate: four on a rectangle and one in the middle', functio
     $plan = layout(['rectangle' => ['columns' => 2, 'rows' => 2, 'inset_x_mm' => 15, 'inset_y_mm' => 15, 'middle' => true]]);
     expect(places($plan))->toEqual([[15, 15], [85, 15], [85, 65], [15, 65], [50, 40]])
         ->and($plan)->toMatchArray(['count' => 5, 'ready' => true, 'edge_wanted_mm' => 13.5, 'least_edge_mm' => 15.0])
-        ->and($plan['ligament_mm'])->toEqualWithDelta(hypot(35, 25) - 9, 1e-9)->and(array_column($plan['holes'], 'name'))->toBe(['A', 'B', 'C', 'D', 'E']);
+        ->and($plan['ligament_mm'])
+        ->toEqualWithDelta(hypot(35, 25) - 9, 1e-9)
+        ->and(array_column($plan['holes'], 'name'))
+        ->toBe(['A', 'B', 'C', 'D', 'E']);
 });
 
 it('lays out a line from the middle or by count, a circle, single points', function (array $with, array $places): void {
     expect(places(layout($with)))->toEqual($places);
 })->with([
-    'pitch from the middle' => [['pattern' => 'line', 'line' => ['mode' => 'from_centre', 'pitch_mm' => 30]], [[20, 40], [50, 40], [80, 40]]],
-    'count between insets' => [['pattern' => 'line', 'line' => ['mode' => 'fit_count', 'count' => 4, 'end_inset_mm' => 14, 'offset_mm' => 20]], [[14, 20], [38, 20], [62, 20], [86, 20]]],
-    'count at a pitch' => [['pattern' => 'line', 'line' => ['mode' => 'from_centre', 'pitch_mm' => 20, 'count' => 2]], [[40, 40], [60, 40]]],
-    'circle about the middle' => [['pattern' => 'circle', 'circle' => ['count' => 4, 'circle_mm' => 40]], [[70, 40], [50, 60], [30, 40], [50, 20]]],
-    'circle, with one in its middle' => [['pattern' => 'circle', 'circle' => ['count' => 2, 'circle_mm' => 40, 'centre_x_mm' => 40, 'centre_y_mm' => 30, 'middle' => true]], [[60, 30], [20, 30], [40, 30]]],
+    'pitch from the middle' => [
+        ['pattern' => 'line', 'line' => ['mode' => 'from_centre', 'pitch_mm' => 30]],
+        [[20, 40], [50, 40], [80, 40]],
+    ],
+    'count between insets' => [
+        ['pattern' => 'line', 'line' => ['mode' => 'fit_count', 'count' => 4, 'end_inset_mm' => 14, 'offset_mm' => 20]],
+        [[14, 20], [38, 20], [62, 20], [86, 20]],
+    ],
+    'count at a pitch' => [
+        ['pattern' => 'line', 'line' => ['mode' => 'from_centre', 'pitch_mm' => 20, 'count' => 2]],
+        [[40, 40], [60, 40]],
+    ],
+    'circle about the middle' => [
+        ['pattern' => 'circle', 'circle' => ['count' => 4, 'circle_mm' => 40]],
+        [[70, 40], [50, 60], [30, 40], [50, 20]],
+    ],
+    'circle, with one in its middle' => [
+        ['pattern' => 'circle', 'circle' => ['count' => 2, 'circle_mm' => 40, 'centre_x_mm' => 40, 'centre_y_mm' => 30, 'middle' => true]],
+        [[60, 30], [20, 30], [40, 30]],
+    ],
     'points from the middle' => [['pattern' => 'points', 'datum' => 'centre', 'points' => [['x_mm' => -20, 'y_mm' => 10]]], [[30, 50]]],
-    'grid by pitch' => [['rectangle' => ['mode' => 'from_centre', 'columns' => 2, 'rows' => 1, 'pitch_x_mm' => 40, 'pitch_y_mm' => 10]], [[30, 40], [70, 40]]],
+    'grid by pitch' => [
+        ['rectangle' => ['mode' => 'from_centre', 'columns' => 2, 'rows' => 1, 'pitch_x_mm' => 40, 'pitch_y_mm' => 10]],
+        [[30, 40], [70, 40]],
+    ],
 ]);
 
 it('counts from the datum that was chosen', function (): void {
@@ -41,15 +71,24 @@ it('judges the edge by the shop\'s ratio, and the web between holes', function (
     $near = layout(['edge_ratio' => 2]);
     expect($near['ready'])->toBeFalse()->and($near['missing'][0])->toContain('A, B, C, D lie nearer to an edge than 18 mm')
         ->and(layout(['pattern' => 'points', 'points' => [['x_mm' => 50, 'y_mm' => 40]]])['ligament_mm'])->toBeNull()
-        ->and(layout(['pattern' => 'points', 'points' => [['x_mm' => 2, 'y_mm' => 40]]])['error'])->toMatchArray(['code' => 'impossible', 'field' => 'points'])
-        ->and(layout(['pattern' => 'points', 'points' => [['x_mm' => 50, 'y_mm' => 40], ['x_mm' => 55, 'y_mm' => 40]]])['error']['code'])->toBe('impossible');
+        ->and(layout(['pattern' => 'points', 'points' => [['x_mm' => 2, 'y_mm' => 40]]])['error'])
+        ->toMatchArray(['code' => 'impossible', 'field' => 'points'])
+        ->and(layout(['pattern' => 'points', 'points' => [['x_mm' => 50, 'y_mm' => 40], ['x_mm' => 55, 'y_mm' => 40]]])['error']['code'])
+        ->toBe('impossible');
 });
 
 it('sets each line on a rule, a stack of parallels or a readout, saying how far off that is', function (): void {
     $odd = ['pattern' => 'points', 'points' => [['x_mm' => 15.3, 'y_mm' => 22.71]]];
     $rule = layout([...$odd, 'setting' => 'rule', 'rule_graduation_mm' => 0.5])['holes'][0];
-    expect($rule['x_setting'])->toMatchArray(['value_mm' => 15.5])->and($rule['x_setting']['error_mm'])->toEqualWithDelta(0.2, 1e-9)->and($rule['y_setting']['error_mm'])->toEqualWithDelta(-0.21, 1e-9);
-    expect(layout([...$odd, 'setting' => 'readout', 'datum' => 'corner'])['holes'][0]['y_setting'])->toEqual(['value_mm' => 22.71, 'error_mm' => 0, 'pieces_mm' => []]);
+    expect($rule['x_setting'])
+        ->toMatchArray(['value_mm' => 15.5])
+        ->and($rule['x_setting']['error_mm'])
+        ->toEqualWithDelta(0.2, 1e-9)
+        ->and($rule['y_setting']['error_mm'])
+        ->toEqualWithDelta(-0.21, 1e-9);
+    expect(
+        layout([...$odd, 'setting' => 'readout', 'datum' => 'corner'])['holes'][0]['y_setting'],
+    )->toEqual(['value_mm' => 22.71, 'error_mm' => 0, 'pieces_mm' => []]);
     $stack = layout(['setting' => 'stack', 'parallels' => [3, 10, 12, 15, 20, 40]])['holes'][1];
     expect($stack['x_setting'])->toEqual(['value_mm' => 85, 'error_mm' => 0, 'pieces_mm' => [40, 20, 15, 10]])
         ->and(array_sum($stack['y_setting']['pieces_mm']))->toEqual(15);
@@ -59,13 +98,21 @@ it('sets each line on a rule, a stack of parallels or a readout, saying how far 
 });
 
 it('takes a stack that is a little off where none is exact', function (): void {
-    $hole = layout(['pattern' => 'points', 'points' => [['x_mm' => 20.04, 'y_mm' => 40]], 'setting' => 'stack', 'parallels' => [20, 40]])['holes'][0];
+    $hole = layout([
+        'pattern' => 'points',
+        'points' => [['x_mm' => 20.04, 'y_mm' => 40]],
+        'setting' => 'stack',
+        'parallels' => [20, 40],
+    ])['holes'][0];
     expect($hole['x_setting']['pieces_mm'])->toEqual([20])->and($hole['x_setting']['error_mm'])->toEqualWithDelta(-0.04, 1e-9);
 });
 
 it('lies symmetrical about the middle whatever the numbers', function (): void {
     foreach (draws(30, 3, 7, 3) as $i => $hole) {
-        $plan = layout(['hole_mm' => $hole, 'rectangle' => ['columns' => 2 + $i % 3, 'rows' => 1 + $i % 2, 'inset_x_mm' => 12 + $i / 10, 'inset_y_mm' => 20]]);
+        $plan = layout([
+            'hole_mm' => $hole,
+            'rectangle' => ['columns' => 2 + $i % 3, 'rows' => 1 + $i % 2, 'inset_x_mm' => 12 + $i / 10, 'inset_y_mm' => 20],
+        ]);
         $sum = array_sum(array_column($plan['holes'], 'x_mm'));
         expect($sum / $plan['count'])->toEqualWithDelta(50, 1e-6);
     }

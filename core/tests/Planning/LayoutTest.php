@@ -5,7 +5,14 @@ declare(strict_types=1);
 it('never takes more bars than one piece a bar, nor fewer than the bound', function (): void {
     foreach (draws(40, 20, 480, 7) as $seed => $first) {
         $lengths = array_map(static fn (float $length): float => round($length), [$first, ...draws(11, 20, 480, 100 + $seed)]);
-        $plan = compute('cut_list', ['bar_length_mm' => 500, 'kerf_mm' => 2, 'pieces' => array_map(static fn (float $length): array => ['length_mm' => $length, 'quantity' => 1], $lengths)]);
+        $plan = compute(
+            'cut_list',
+            [
+                'bar_length_mm' => 500,
+                'kerf_mm' => 2,
+                'pieces' => array_map(static fn (float $length): array => ['length_mm' => $length, 'quantity' => 1], $lengths),
+            ],
+        );
         $cut = array_merge(...$plan['layout']);
         sort($cut);
         sort($lengths);
@@ -27,7 +34,10 @@ it('finds the least number of bars where trying everything says what that is', f
         $best = PHP_INT_MAX;
         foreach ([...array_keys($bars), count($bars)] as $bar) {
             if (($bars[$bar] ?? 0) + $piece <= $room + 1e-9) {
-                $best = min($best, $least($pieces, [...array_slice($bars, 0, $bar), ($bars[$bar] ?? 0) + $piece, ...array_slice($bars, $bar + 1)], $room));
+                $best = min(
+                    $best,
+                    $least($pieces, [...array_slice($bars, 0, $bar), ($bars[$bar] ?? 0) + $piece, ...array_slice($bars, $bar + 1)], $room),
+                );
             }
         }
 
@@ -35,8 +45,18 @@ it('finds the least number of bars where trying everything says what that is', f
     };
     foreach (range(1, 40) as $seed) {
         $lengths = array_map(static fn (float $length): float => round($length), draws(7, 80, 300, $seed));
-        $plan = compute('cut_list', ['bar_length_mm' => 500, 'kerf_mm' => 3, 'pieces' => array_map(static fn (float $length): array => ['length_mm' => $length, 'quantity' => 1], $lengths)]);
-        expect($plan['bars'])->toBe($least(array_map(static fn (float $length): float => $length + 3, $lengths), [], 503), implode(',', $lengths));
+        $plan = compute(
+            'cut_list',
+            [
+                'bar_length_mm' => 500,
+                'kerf_mm' => 3,
+                'pieces' => array_map(static fn (float $length): array => ['length_mm' => $length, 'quantity' => 1], $lengths),
+            ],
+        );
+        expect($plan['bars'])->toBe(
+            $least(array_map(static fn (float $length): float => $length + 3, $lengths), [], 503),
+            implode(',', $lengths),
+        );
     }
 });
 
@@ -49,14 +69,24 @@ it('finds the cut that fills every bar to the end, however well it is hidden', f
             $second = round((1000 - $first) / 2 - 3 * $i);
             array_push($lengths, $first, $second, 1000 - $first - $second);
         }
-        $plan = compute('cut_list', ['bar_length_mm' => 1000, 'kerf_mm' => 0, 'pieces' => array_map(static fn (float $length): array => ['length_mm' => $length, 'quantity' => 1], $lengths)]);
+        $plan = compute(
+            'cut_list',
+            [
+                'bar_length_mm' => 1000,
+                'kerf_mm' => 0,
+                'pieces' => array_map(static fn (float $length): array => ['length_mm' => $length, 'quantity' => 1], $lengths),
+            ],
+        );
         expect($plan)->toMatchArray(['bars' => 20, 'lower_bound' => 20])->and($plan['waste_mm'])->toEqualWithDelta(0, 1e-6);
     }
 });
 
 it('packs long lists within one bar of the bound', function (float $from, float $to, int $kinds, int $each): void {
     foreach (range(1, 6) as $seed) {
-        $pieces = array_map(static fn (float $length): array => ['length_mm' => round($length), 'quantity' => $each], draws($kinds, $from, $to, $seed));
+        $pieces = array_map(
+            static fn (float $length): array => ['length_mm' => round($length), 'quantity' => $each],
+            draws($kinds, $from, $to, $seed),
+        );
         $plan = compute('cut_list', ['bar_length_mm' => 1000, 'kerf_mm' => 2, 'pieces' => $pieces]);
         expect($plan['bars'])->toBeLessThanOrEqual($plan['lower_bound'] + 1)->and($plan['layout'])->toHaveCount($plan['bars']);
         $cut = array_merge(...$plan['layout']);
@@ -115,8 +145,13 @@ it('turns a travel and back by whole divisions only', function (): void {
     foreach (draws(200, -20, 20, 3) as $travel) {
         foreach ([0.01, 0.02, 0.0254] as $graduation) {
             foreach (['nearest' => [-0.5, 0.5], 'up' => [0, 1], 'down' => [-1, 0]] as $rounding => [$least, $most]) {
-                $move = compute('dial_move', ['travel_mm' => $travel, 'graduation_mm' => $graduation, 'divisions_per_turn' => 100, 'rounding' => $rounding]);
-                expect($move['error_mm'])->toBeGreaterThanOrEqual($least * $graduation - 1e-6)->toBeLessThanOrEqual($most * $graduation + 1e-6)
+                $move = compute(
+                    'dial_move',
+                    ['travel_mm' => $travel, 'graduation_mm' => $graduation, 'divisions_per_turn' => 100, 'rounding' => $rounding],
+                );
+                expect($move['error_mm'])
+                    ->toBeGreaterThanOrEqual($least * $graduation - 1e-6)
+                    ->toBeLessThanOrEqual($most * $graduation + 1e-6)
                     ->and($move['turns'] * 100 + $move['remainder_divisions'])->toBe($move['divisions']);
             }
         }

@@ -9,7 +9,10 @@ it('never turns a larger drill faster', function () use ($steps): void {
     foreach (draws(200, 5, 90) as $speed) {
         $before = INF;
         foreach ([1, 2.5, 4, 6, 9, 13, 20] as $diameter) {
-            $chosen = compute('spindle_speed', ['cutting_speed_m_min' => $speed, 'diameter_mm' => $diameter, 'speeds_rpm' => $steps])['chosen_rpm'];
+            $chosen = compute(
+                'spindle_speed',
+                ['cutting_speed_m_min' => $speed, 'diameter_mm' => $diameter, 'speeds_rpm' => $steps],
+            )['chosen_rpm'];
             expect($chosen)->toBeLessThanOrEqual($before);
             $before = $chosen;
         }
@@ -18,7 +21,10 @@ it('never turns a larger drill faster', function () use ($steps): void {
 
 it('never exceeds target or cap unless the machine has nothing slower', function () use ($steps): void {
     foreach (draws(300, 0.5, 40) as $diameter) {
-        $answer = compute('spindle_speed', ['cutting_speed_m_min' => 24, 'diameter_mm' => $diameter, 'speeds_rpm' => $steps, 'cap_rpm' => 1000]);
+        $answer = compute(
+            'spindle_speed',
+            ['cutting_speed_m_min' => 24, 'diameter_mm' => $diameter, 'speeds_rpm' => $steps, 'cap_rpm' => 1000],
+        );
         expect($answer['chosen_rpm'] <= min($answer['target_rpm'], 1000) || $answer['chosen_rpm'] == 280)->toBeTrue();
     }
 });
@@ -30,7 +36,9 @@ it('rounds a continuous speed down to tens and keeps it inside the range', funct
 
 it('takes speeds and drills in any order', function () use ($set, $steps): void {
     $speed = ['cutting_speed_m_min' => 24, 'diameter_mm' => 7];
-    expect(compute('spindle_speed', [...$speed, 'speeds_rpm' => array_reverse($steps)]))->toBe(compute('spindle_speed', [...$speed, 'speeds_rpm' => $steps]));
+    expect(
+        compute('spindle_speed', [...$speed, 'speeds_rpm' => array_reverse($steps)]),
+    )->toBe(compute('spindle_speed', [...$speed, 'speeds_rpm' => $steps]));
     $plan = ['final_mm' => 12, 'school' => 'stepped', 'threshold_mm' => 6];
     expect(compute('pilot_plan', [...$plan, 'drills' => array_reverse($set)]))->toBe(compute('pilot_plan', [...$plan, 'drills' => $set]));
 });
@@ -62,11 +70,25 @@ it('makes no pilot where the policy or the material wants none', function (array
 it('names the nearest drill when the set cannot make it', function () use ($set): void {
     $error = compute('pilot_plan', ['final_mm' => 9.2, 'drills' => $set, 'school' => 'web', 'threshold_mm' => 6])['error'];
     expect($error['code'])->toBe('no_candidate')->and($error['message'])->toContain('nearest is 9');
-    $error = compute('pilot_plan', ['final_mm' => 9, 'drills' => [['designation' => '9', 'diameter_mm' => 9]], 'school' => 'web', 'threshold_mm' => 6])['error'];
+    $error = compute(
+        'pilot_plan',
+        ['final_mm' => 9, 'drills' => [['designation' => '9', 'diameter_mm' => 9]], 'school' => 'web', 'threshold_mm' => 6],
+    )['error'];
     expect($error['code'])->toBe('no_candidate');
 });
 
 it('names the topmost key of a nested fault and the place in its words', function (): void {
-    $error = compute('pilot_plan', ['final_mm' => 9, 'drills' => [['designation' => '9', 'diameter_mm' => 9], ['designation' => 'x', 'diameter_mm' => -1]], 'school' => 'web', 'threshold_mm' => 6])['error'];
-    expect($error)->toMatchArray(['code' => 'invalid_input', 'field' => 'drills'])->and($error['message'])->toContain('drills[1].diameter_mm');
+    $error = compute(
+        'pilot_plan',
+        [
+            'final_mm' => 9,
+            'drills' => [['designation' => '9', 'diameter_mm' => 9], ['designation' => 'x', 'diameter_mm' => -1]],
+            'school' => 'web',
+            'threshold_mm' => 6,
+        ],
+    )['error'];
+    expect($error)
+        ->toMatchArray(['code' => 'invalid_input', 'field' => 'drills'])
+        ->and($error['message'])
+        ->toContain('drills[1].diameter_mm');
 });

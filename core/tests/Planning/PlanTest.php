@@ -2,14 +2,19 @@
 
 declare(strict_types=1);
 
-const HOLE_KINDS = ['clean', 'mark_out', 'punch', 'locate', 'hold', 'centre', 'pilot', 'step', 'drill', 'countersink', 'ream', 'tap', 'deburr', 'measure'];
+const HOLE_KINDS = [
+    'clean', 'mark_out', 'punch', 'locate', 'hold', 'centre', 'pilot', 'step', 'drill', 'countersink', 'ream', 'tap',
+    'deburr', 'measure',
+];
 const LATHE_KINDS = ['face', 'centre', 'drill', 'ream', 'tap', 'turn', 'part_off', 'deburr', 'measure'];
 
 require_once __DIR__.'/helpers.php';
 
 it('never proposes what its own review would stop or mend', function (string $material): void {
     $holes = [
-        ['purpose' => 'plain', 'diameter_mm' => 3], ['purpose' => 'plain', 'diameter_mm' => 12.5], ['purpose' => 'clearance', 'fastener' => 'M6'],
+        ['purpose' => 'plain', 'diameter_mm' => 3],
+        ['purpose' => 'plain', 'diameter_mm' => 12.5],
+        ['purpose' => 'clearance', 'fastener' => 'M6'],
         ['purpose' => 'tapped', 'thread' => 'M6'], ['purpose' => 'tapped', 'thread' => '1/4-20', 'through' => false, 'depth_mm' => 10],
         ['purpose' => 'reamed', 'diameter_mm' => 8], ['purpose' => 'plain', 'diameter_mm' => 5, 'through' => false, 'depth_mm' => 20],
     ];
@@ -17,7 +22,15 @@ it('never proposes what its own review would stop or mend', function (string $ma
     foreach ([bench(), bench(['speeds_rpm' => null, 'min_rpm' => 180, 'max_rpm' => 2000]), lathe()] as $machine) {
         foreach (['web', 'stepped', 'single'] as $school) {
             foreach ($holes as $hole) {
-                $plan = hole($hole, ['material' => $material, 'thickness_mm' => 30, 'machine' => array_filter($machine), 'policy' => ['pilot_school' => $school, 'learner_cap_rpm' => 1500]]);
+                $plan = hole(
+                    $hole,
+                    [
+                        'material' => $material,
+                        'thickness_mm' => 30,
+                        'machine' => array_filter($machine),
+                        'policy' => ['pilot_school' => $school, 'learner_cap_rpm' => 1500],
+                    ],
+                );
                 if ($plan['ready'] ?? false) {
                     $ready++;
                     expect(objections($plan))->toBe([]);
@@ -48,7 +61,11 @@ it('takes its figures from this crib and this machine', function (): void {
 it('reads depths on the machine\'s own scale: a through hole up, a blind one down', function (): void {
     $graduation = 25.4 / 32;
     $through = array_column(hole(['purpose' => 'plain', 'diameter_mm' => 6], ['machine' => lathe()])['operations'], null, 'kind')['drill'];
-    $blind = array_column(hole(['purpose' => 'plain', 'diameter_mm' => 6, 'through' => false, 'depth_mm' => 5], ['machine' => lathe()])['operations'], null, 'kind')['drill'];
+    $blind = array_column(
+        hole(['purpose' => 'plain', 'diameter_mm' => 6, 'through' => false, 'depth_mm' => 5], ['machine' => lathe()])['operations'],
+        null,
+        'kind',
+    )['drill'];
     expect(fmod($through['reading_mm'] + 1e-9, $graduation))->toBeLessThan(1e-6)
         ->and($through['reading_mm'] - $through['total_depth_mm'])->toBeGreaterThanOrEqual(0)->toBeLessThan($graduation)
         ->and($blind['total_depth_mm'] - $blind['reading_mm'])->toBeGreaterThanOrEqual(0)->toBeLessThan($graduation);
@@ -69,17 +86,46 @@ it('says what is missing and what would do instead', function (array $hole, arra
     expect($plan['ready'])->toBeFalse()->and(implode(' ', $plan['missing']))->toContain($words);
 })->with([
     'no such drill' => [['purpose' => 'plain', 'diameter_mm' => 9.2], ['crib' => ['drills' => crib(0.5)]], 'The nearest is 9 (9 mm)'],
-    'no tap drill' => [['purpose' => 'tapped', 'thread' => 'M2'], ['crib' => ['drills' => [['designation' => '1', 'diameter_mm' => 1], ['designation' => '6', 'diameter_mm' => 6]]]], 'the nearest is 1'],
+    'no tap drill' => [
+        ['purpose' => 'tapped', 'thread' => 'M2'],
+        ['crib' => ['drills' => [['designation' => '1', 'diameter_mm' => 1], ['designation' => '6', 'diameter_mm' => 6]]]],
+        'the nearest is 1',
+    ],
     'no reamer' => [['purpose' => 'reamed', 'diameter_mm' => 8], ['crib' => ['drills' => crib(0.1), 'reamers' => []]], 'no 8 mm reamer'],
-    'no tap' => [['purpose' => 'tapped', 'thread' => 'M6'], ['crib' => ['drills' => crib(0.1), 'taps' => [['thread' => 'M6', 'type' => 'bottoming'], ['thread' => 'M8', 'type' => 'spiral_point']]]], 'no taps that make M6x1 here: wanted is spiral point'],
+    'no tap' => [
+        ['purpose' => 'tapped', 'thread' => 'M6'],
+        [
+            'crib' => [
+                'drills' => crib(0.1),
+                'taps' => [['thread' => 'M6', 'type' => 'bottoming'], ['thread' => 'M8', 'type' => 'spiral_point']],
+            ],
+        ],
+        'no taps that make M6x1 here: wanted is spiral point',
+    ],
     'chuck too small' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['chuck_max_mm' => 10])], 'takes up to 10 mm'],
     'machine too fast' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['speeds_rpm' => [2500]])], 'slowest speed'],
     'holding by hand' => [['purpose' => 'plain', 'diameter_mm' => 4], ['holding' => 'hand_bare'], 'Use instead'],
     'quill too short' => [['purpose' => 'plain', 'diameter_mm' => 4], ['thickness_mm' => 150], 'quill'],
-    'comes out below' => [['purpose' => 'tapped', 'thread' => 'M8', 'through' => false, 'depth_mm' => 7], [], 'With lead, room for chips and the point the hole is'],
-    'its point comes out below' => [['purpose' => 'plain', 'diameter_mm' => 10, 'through' => false, 'depth_mm' => 6], [], 'With the point the hole is 9.0 mm deep and comes out of 8 mm of stock. Take thicker stock, a shallower hole'],
-    'reamer too slow for the machine' => [['purpose' => 'reamed', 'diameter_mm' => 12], ['machine' => bench(['speeds_rpm' => [500]])], 'or ream by hand'],
-    'chuck does not hold' => [['purpose' => 'plain', 'diameter_mm' => 13], ['machine' => lathe(), 'material' => 'alloy_steel_annealed', 'work_diameter_mm' => 20], 'larger stock or a smaller drill'],
+    'comes out below' => [
+        ['purpose' => 'tapped', 'thread' => 'M8', 'through' => false, 'depth_mm' => 7],
+        [],
+        'With lead, room for chips and the point the hole is',
+    ],
+    'its point comes out below' => [
+        ['purpose' => 'plain', 'diameter_mm' => 10, 'through' => false, 'depth_mm' => 6],
+        [],
+        'With the point the hole is 9.0 mm deep and comes out of 8 mm of stock. Take thicker stock, a shallower hole',
+    ],
+    'reamer too slow for the machine' => [
+        ['purpose' => 'reamed', 'diameter_mm' => 12],
+        ['machine' => bench(['speeds_rpm' => [500]])],
+        'or ream by hand',
+    ],
+    'chuck does not hold' => [
+        ['purpose' => 'plain', 'diameter_mm' => 13],
+        ['machine' => lathe(), 'material' => 'alloy_steel_annealed', 'work_diameter_mm' => 20],
+        'larger stock or a smaller drill',
+    ],
     'out of service' => [['purpose' => 'plain', 'diameter_mm' => 4], ['machine' => bench(['in_service' => false])], 'out of service'],
 ]);
 
@@ -92,11 +138,21 @@ it('refuses what contradicts itself', function (array $hole, string $code, strin
 ]);
 
 it('changes with the school in force', function (): void {
-    $diameters = static fn (array $policy): array => array_column(array_filter(hole(['purpose' => 'plain', 'diameter_mm' => 12], ['policy' => $policy])['operations'], static fn (array $step): bool => in_array($step['kind'], ['pilot', 'step', 'drill'], true)), 'diameter_mm');
+    $diameters = static fn (array $policy): array => array_column(
+        array_filter(
+            hole(['purpose' => 'plain', 'diameter_mm' => 12], ['policy' => $policy])['operations'],
+            static fn (array $step): bool => in_array($step['kind'], ['pilot', 'step', 'drill'], true),
+        ),
+        'diameter_mm',
+    );
     expect($diameters(['pilot_school' => 'single']))->toEqual([12.0])
         ->and($diameters(['pilot_school' => 'web']))->toEqual([2.4, 12.0])
         ->and($diameters(['pilot_school' => 'stepped']))->toHaveCount(3);
-    $speed = static fn (array $policy): float => array_column(hole(['purpose' => 'plain', 'diameter_mm' => 4], ['policy' => $policy])['operations'], null, 'kind')['drill']['rpm'];
+    $speed = static fn (array $policy): float => array_column(
+        hole(['purpose' => 'plain', 'diameter_mm' => 4], ['policy' => $policy])['operations'],
+        null,
+        'kind',
+    )['drill']['rpm'];
     expect($speed([]))->toEqual(1400.0)->and($speed(['speed_school' => 'shop', 'shop_speed_rpm' => 600]))->toEqual(500.0);
 });
 
@@ -106,12 +162,26 @@ it('makes a batch of rings: moves in whole divisions, the bore through all of th
     $kinds = array_column($plan['operations'], 'kind');
     $parting = array_values(array_filter($plan['operations'], static fn (array $step): bool => $step['kind'] === 'part_off'));
     expect($plan['ready'])->toBeTrue()->and(array_diff($kinds, LATHE_KINDS))->toBe([])
-        ->and($parting)->toHaveCount(1)->and($parting[0])->toMatchArray(['dial_divisions' => 284, 'dial' => '2 turns and 84', 'repeat' => 6])
+        ->and($parting)
+        ->toHaveCount(1)
+        ->and($parting[0])
+        ->toMatchArray(['dial_divisions' => 284, 'dial' => '2 turns and 84', 'repeat' => 6])
         ->and(array_column($plan['operations'], null, 'kind')['drill']['depth_mm'])->toEqualWithDelta(6 * 284 * 0.0254 + 1, 1e-9)
         ->and(objections($plan))->toBe([]);
 });
 
 it('wants support for a batch that stands out too far', function (): void {
-    $plan = compute('lathe_plan', ['material' => 'bronze', 'bar' => ['diameter_mm' => 16], 'part' => ['thickness_mm' => 12, 'bore' => ['purpose' => 'plain', 'diameter_mm' => 6]], 'count' => 6, 'machine' => lathe(['through_bore_mm' => 20]), 'crib' => ['drills' => crib(0.1)], 'policy' => []]);
+    $plan = compute(
+        'lathe_plan',
+        [
+            'material' => 'bronze',
+            'bar' => ['diameter_mm' => 16],
+            'part' => ['thickness_mm' => 12, 'bore' => ['purpose' => 'plain', 'diameter_mm' => 6]],
+            'count' => 6,
+            'machine' => lathe(['through_bore_mm' => 20]),
+            'crib' => ['drills' => crib(0.1)],
+            'policy' => [],
+        ],
+    );
     expect($plan['ready'])->toBeFalse()->and(implode(' ', $plan['missing']))->toContain('push into spindle, tailstock, steady');
 });

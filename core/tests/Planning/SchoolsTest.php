@@ -39,7 +39,10 @@ it('plans everything by every school, and its own review has nothing against it'
 
                 continue;
             }
-            expect(objections($plan))->toBe([], "$name in $material by $key $choice")->and(array_filter(array_column($plan['operations'], 'why')))->toHaveCount(count($plan['operations']));
+            expect(objections($plan))
+                ->toBe([], "$name in $material by $key $choice")
+                ->and(array_filter(array_column($plan['operations'], 'why')))
+                ->toHaveCount(count($plan['operations']));
         }
     }
 })->with(schools());
@@ -49,11 +52,16 @@ it('says which school is in force wherever one was chosen', function (string $ke
     foreach (PolicySettings::all()[$key]['choices'] ?? [] as $choice) {
         $step = operations(hole($wanted, [...$with, 'policy' => [$key => $choice, 'shop_speed_rpm' => 500]]))[$kind] ?? null;
         if ($step !== null) {
-            expect($step['why'])->toMatch('/school (in force|that the shop\'s policy has in force)|as the shop\'s policy has it|by surface speed|shop speed/i', "$key $choice");
+            expect($step['why'])->toMatch(
+                '/school (in force|that the shop\'s policy has in force)|as the shop\'s policy has it|by surface speed|shop speed/i',
+                "$key $choice",
+            );
         }
     }
 })->with([
-    ['punching_school', 'punch', 'clearance'], ['locating_school', 'locate', 'clearance'], ['pilot_school', 'pilot', 'clearance'], ['clearance_fit', 'drill', 'clearance'], ['clearance_rule', 'drill', 'clearance'],
+    ['punching_school', 'punch', 'clearance'], ['locating_school', 'locate', 'clearance'],
+    ['pilot_school', 'pilot', 'clearance'], ['clearance_fit', 'drill', 'clearance'],
+    ['clearance_rule', 'drill', 'clearance'],
     ['speed_school', 'drill', 'clearance'], ['reversing_school', 'tap', 'tapped blind'],
 ]);
 
@@ -68,19 +76,31 @@ it('changes with one school only what that school is about', function (string $k
         }
     }
 })->with([
-    ['marking_school', 'copper', ['mark_out']], ['marking_school', 'bare', ['mark_out']], ['punching_school', 'prick_and_check', ['punch']], ['locating_school', 'pointer', ['locate']],
-    ['locating_school', 'edge_finder', ['locate']], ['reversing_school', 'every_turn', ['tap']], ['start_school', 'spot', ['centre']], ['chip_school', 'push_on', ['pilot', 'step', 'drill']],
+    ['marking_school', 'copper', ['mark_out']], ['marking_school', 'bare', ['mark_out']],
+    ['punching_school', 'prick_and_check', ['punch']], ['locating_school', 'pointer', ['locate']],
+    ['locating_school', 'edge_finder', ['locate']], ['reversing_school', 'every_turn', ['tap']],
+    ['start_school', 'spot', ['centre']], ['chip_school', 'push_on', ['pilot', 'step', 'drill']],
 ]);
 
 it('steps up by no more than the shop allows, and ends at the size that was wanted', function (): void {
     foreach ([1.5, 2, 2.5, 4] as $ratio) {
         foreach (draws(12, 6.5, 13, 71) as $size) {
             $size = round($size, 1);
-            $plan = hole(['purpose' => 'plain', 'diameter_mm' => $size], ['policy' => ['pilot_school' => 'stepped', 'max_step_ratio' => $ratio]]);
-            $drills = array_values(array_column(array_filter($plan['operations'], fn (array $step): bool => in_array($step['kind'], ['pilot', 'step', 'drill'], true)), 'diameter_mm'));
+            $plan = hole(
+                ['purpose' => 'plain', 'diameter_mm' => $size],
+                ['policy' => ['pilot_school' => 'stepped', 'max_step_ratio' => $ratio]],
+            );
+            $drills = array_values(
+                array_column(
+                    array_filter($plan['operations'], fn (array $step): bool => in_array($step['kind'], ['pilot', 'step', 'drill'], true)),
+                    'diameter_mm',
+                ),
+            );
             expect(end($drills))->toEqualWithDelta($size, 1e-9);
             for ($i = 1; $i < count($drills); $i++) {
-                expect($drills[$i] / $drills[$i - 1])->toBeGreaterThan(1)->toBeLessThanOrEqual($ratio + 0.35, "$size by $ratio: ".implode(' ', $drills));
+                expect($drills[$i] / $drills[$i - 1])
+                    ->toBeGreaterThan(1)
+                    ->toBeLessThanOrEqual($ratio + 0.35, "$size by $ratio: ".implode(' ', $drills));
             }
         }
     }
@@ -95,7 +115,10 @@ it('goes slower under a lower cap, never faster, and nothing else changes but th
             foreach ($speeds as $rpm) {
                 expect($rpm)->toBeLessThanOrEqual($cap);
             }
-            $what = array_map(fn (array $step): array => [$step['kind'], $step['tool'], $step['total_depth_mm'] ?? null, $step['reading_mm'] ?? null], $plan['operations']);
+            $what = array_map(
+                fn (array $step): array => [$step['kind'], $step['tool'], $step['total_depth_mm'] ?? null, $step['reading_mm'] ?? null],
+                $plan['operations'],
+            );
             if ($last !== null) {
                 expect($what)->toBe($last['what'], $name)->and($plan['time_s'])->toBeGreaterThanOrEqual($last['time'] - 1e-9);
             }
@@ -117,8 +140,13 @@ it('keeps every figure finite and every operation whole, whatever is asked', fun
         };
         $through = $random->getInt(0, 1) === 1;
         $plan = hole([...$hole, 'through' => $through, ...($through ? [] : ['depth_mm' => $random->getInt(2, 30)])], [
-            'thickness_mm' => $random->getInt(1, 50), 'material' => $pick(['mild_steel', 'austenitic_stainless', 'aluminium_6000', 'brass_free_cutting', 'acrylic', 'nylon', 'bronze']),
-            'machine' => $pick([bench(), lathe(), bench(['speeds_rpm' => [2500]]), bench(['chuck_max_mm' => 6])]), 'crib' => ['drills' => crib($pick([0.1, 0.5]), $pick(['normal', 'zero_rake']))],
+            'thickness_mm' => $random->getInt(1, 50),
+            'material' => $pick([
+                'mild_steel', 'austenitic_stainless', 'aluminium_6000', 'brass_free_cutting', 'acrylic', 'nylon',
+                'bronze',
+            ]),
+            'machine' => $pick([bench(), lathe(), bench(['speeds_rpm' => [2500]]), bench(['chuck_max_mm' => 6])]),
+            'crib' => ['drills' => crib($pick([0.1, 0.5]), $pick(['normal', 'zero_rake']))],
         ]);
         if (isset($plan['error'])) {
             expect($plan['error']['message'])->not->toBe('')->and($plan['error']['field'])->not->toBeNull();

@@ -23,15 +23,37 @@ it('gives every number of an operation its working', function (array $plan): voi
 })->with([
     'tapped' => fn () => hole(['purpose' => 'tapped', 'thread' => 'M8', 'through' => false, 'depth_mm' => 12], ['thickness_mm' => 30]),
     'reamed' => fn () => hole(['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'], ['machine' => lathe(), 'work_diameter_mm' => 20]),
-    'batch' => fn () => compute('lathe_plan', ['material' => 'nylon', 'bar' => ['diameter_mm' => 28], 'part' => ['thickness_mm' => 5, 'outside_mm' => 26, 'bore' => ['purpose' => 'clearance', 'fastener' => 'M8']], 'count' => 6, 'machine' => lathe(), 'crib' => ['drills' => crib(0.1)]]),
+    'batch' => fn () => compute(
+        'lathe_plan',
+        [
+            'material' => 'nylon',
+            'bar' => ['diameter_mm' => 28],
+            'part' => ['thickness_mm' => 5, 'outside_mm' => 26, 'bore' => ['purpose' => 'clearance', 'fastener' => 'M8']],
+            'count' => 6,
+            'machine' => lathe(),
+            'crib' => ['drills' => crib(0.1)],
+        ],
+    ),
 ]);
 
 it('names belt and lever positions as the shop does, or counts its steps', function (): void {
-    $named = hole(['purpose' => 'plain', 'diameter_mm' => 9], ['machine' => bench(['speeds_rpm' => [2500, 500, 280, 1400, 850], 'speed_names' => ['E', 'B', 'A', 'D', 'C']])]);
+    $named = hole(
+        ['purpose' => 'plain', 'diameter_mm' => 9],
+        ['machine' => bench(['speeds_rpm' => [2500, 500, 280, 1400, 850], 'speed_names' => ['E', 'B', 'A', 'D', 'C']])],
+    );
     expect(operations($named)['drill'])->toMatchArray(['rpm' => 500.0, 'setting' => 'B'])
         ->and(operations(hole(['purpose' => 'plain', 'diameter_mm' => 9]))['drill']['setting'])->toBe('step 2 of 5, slowest first')
-        ->and(operations(hole(['purpose' => 'plain', 'diameter_mm' => 9], ['machine' => array_filter(bench(['speeds_rpm' => null, 'min_rpm' => 180, 'max_rpm' => 2000]))]))['drill'])->not->toHaveKey('setting')
-        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 9], ['machine' => bench(['speed_names' => ['A']])])['error']['field'])->toBe('machine');
+        ->and(
+            operations(
+                hole(
+                    ['purpose' => 'plain', 'diameter_mm' => 9],
+                    ['machine' => array_filter(bench(['speeds_rpm' => null, 'min_rpm' => 180, 'max_rpm' => 2000]))],
+                ),
+            )['drill'],
+        )->not
+        ->toHaveKey('setting')
+        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 9], ['machine' => bench(['speed_names' => ['A']])])['error']['field'])
+        ->toBe('machine');
 });
 
 it('takes dubbed drills where the material asks for zero rake, sharp ones elsewhere', function (): void {
@@ -45,16 +67,40 @@ it('takes dubbed drills where the material asks for zero rake, sharp ones elsewh
     $onlyDubbed = hole(['purpose' => 'plain', 'diameter_mm' => 6], ['crib' => ['drills' => crib(0.5, 'zero_rake')]]);
     expect($onlyDubbed['ready'])->toBeFalse()->and(implode($onlyDubbed['missing']))->toContain('only dubbed');
     // Nylon grabs but wants a sharp edge; either will do.
-    expect(hole(['purpose' => 'plain', 'diameter_mm' => 6], ['material' => 'nylon', 'crib' => ['drills' => crib(0.5, 'zero_rake')]])['ready'])->toBeTrue();
+    expect(
+        hole(['purpose' => 'plain', 'diameter_mm' => 6], ['material' => 'nylon', 'crib' => ['drills' => crib(0.5, 'zero_rake')]])['ready'],
+    )->toBeTrue();
     // The dubbed set has not got the size: the sharp one, once it is dubbed.
-    $mixed = hole(['purpose' => 'plain', 'diameter_mm' => 6.3], [...BRASS, 'crib' => ['drills' => [...crib(0.5, 'zero_rake'), ...crib(0.1)]]]);
-    expect($mixed['ready'])->toBeTrue()->and(operations($mixed)['drill']['diameter_mm'])->toEqual(6.3)->and(implode($mixed['warnings']))->toContain('Stone a small flat');
+    $mixed = hole(
+        ['purpose' => 'plain', 'diameter_mm' => 6.3],
+        [...BRASS, 'crib' => ['drills' => [...crib(0.5, 'zero_rake'), ...crib(0.1)]]],
+    );
+    expect($mixed['ready'])
+        ->toBeTrue()
+        ->and(operations($mixed)['drill']['diameter_mm'])
+        ->toEqual(6.3)
+        ->and(implode($mixed['warnings']))
+        ->toContain('Stone a small flat');
 });
 
 it('takes the taps that the crib has, the nearest sound ones saying so', function (array $types, bool $through, array $expected, bool $said): void {
-    $plan = hole(['purpose' => 'tapped', 'thread' => 'M6', 'through' => $through, ...($through ? [] : ['depth_mm' => 10])], ['thickness_mm' => 25, 'crib' => ['drills' => crib(0.1), 'taps' => array_map(static fn (string $type): array => ['thread' => 'M6', 'type' => $type], $types)]]);
-    $taps = array_values(array_filter(array_column($plan['operations'], 'tool'), static fn (string $tool): bool => str_ends_with($tool, ' tap')));
-    expect($taps)->toBe(array_map(static fn (string $type): string => "M6x1 $type tap", $expected))->and(str_contains(implode($plan['warnings']), 'The crib has no'))->toBe($said);
+    $plan = hole(
+        ['purpose' => 'tapped', 'thread' => 'M6', 'through' => $through, ...($through ? [] : ['depth_mm' => 10])],
+        [
+            'thickness_mm' => 25,
+            'crib' => [
+                'drills' => crib(0.1),
+                'taps' => array_map(static fn (string $type): array => ['thread' => 'M6', 'type' => $type], $types),
+            ],
+        ],
+    );
+    $taps = array_values(
+        array_filter(array_column($plan['operations'], 'tool'), static fn (string $tool): bool => str_ends_with($tool, ' tap')),
+    );
+    expect($taps)
+        ->toBe(array_map(static fn (string $type): string => "M6x1 $type tap", $expected))
+        ->and(str_contains(implode($plan['warnings']), 'The crib has no'))
+        ->toBe($said);
 })->with([
     'as wanted, through' => [['spiral_point', 'taper'], true, ['spiral point'], false],
     'taper stands in' => [['taper', 'second', 'bottoming'], true, ['taper'], true],
@@ -66,13 +112,37 @@ it('takes the taps that the crib has, the nearest sound ones saying so', functio
 ]);
 
 it('drills a blind thread deeper the longer the lead of the last tap', function (): void {
-    $depth = static fn (array $types): float => operations(hole(['purpose' => 'tapped', 'thread' => 'M6', 'through' => false, 'depth_mm' => 10], ['thickness_mm' => 40, 'crib' => ['drills' => crib(0.1), 'taps' => array_map(static fn (string $type): array => ['thread' => 'M6', 'type' => $type], $types)]]))['drill']['depth_mm'];
-    expect($depth(['taper', 'second', 'bottoming']))->toEqualWithDelta(10 + 3, 1e-9)->and($depth(['spiral_flute']))->toEqualWithDelta(10 + 4, 1e-9)->and($depth(['second']))->toEqualWithDelta(10 + 6, 1e-9);
+    $depth = static fn (array $types): float => operations(
+        hole(
+            ['purpose' => 'tapped', 'thread' => 'M6', 'through' => false, 'depth_mm' => 10],
+            [
+                'thickness_mm' => 40,
+                'crib' => [
+                    'drills' => crib(0.1),
+                    'taps' => array_map(static fn (string $type): array => ['thread' => 'M6', 'type' => $type], $types),
+                ],
+            ],
+        ),
+    )['drill']['depth_mm'];
+    expect($depth(['taper', 'second', 'bottoming']))
+        ->toEqualWithDelta(10 + 3, 1e-9)
+        ->and($depth(['spiral_flute']))
+        ->toEqualWithDelta(10 + 4, 1e-9)
+        ->and($depth(['second']))
+        ->toEqualWithDelta(10 + 6, 1e-9);
 });
 
 it('turns a straight-flute tap back by the school in force, and never in cast iron', function (): void {
-    $words = static fn (array $policy, string $material = 'mild_steel'): string => operations(hole(['purpose' => 'tapped', 'thread' => 'M6', 'through' => false, 'depth_mm' => 10], ['material' => $material, 'thickness_mm' => 25, 'policy' => $policy]))['tap']['why'];
-    expect($words([]))->toContain('Forward until it stiffens')->and($words(['reversing_school' => 'every_turn']))->toContain('Half a turn back')
+    $words = static fn (array $policy, string $material = 'mild_steel'): string => operations(
+        hole(
+            ['purpose' => 'tapped', 'thread' => 'M6', 'through' => false, 'depth_mm' => 10],
+            ['material' => $material, 'thickness_mm' => 25, 'policy' => $policy],
+        ),
+    )['tap']['why'];
+    expect($words([]))
+        ->toContain('Forward until it stiffens')
+        ->and($words(['reversing_school' => 'every_turn']))
+        ->toContain('Half a turn back')
         ->and($words([], 'grey_cast_iron'))->not->toContain('back');
 });
 
@@ -80,9 +150,13 @@ it('marks, punches and finds the spindle by the schools in force', function (arr
     $step = operations(hole(['purpose' => 'plain', 'diameter_mm' => 5], ['policy' => $policy]))[$kind];
     expect($step['tool'].' '.$step['why'])->toContain($words);
 })->with([
-    [[], 'mark_out', 'Marking dye'], [['marking_school' => 'copper'], 'mark_out', 'copper wash'], [['marking_school' => 'bare'], 'mark_out', 'nothing else'],
+    [[], 'mark_out', 'Marking dye'],
+    [['marking_school' => 'copper'], 'mark_out', 'copper wash'],
+    [['marking_school' => 'bare'], 'mark_out', 'nothing else'],
     [[], 'punch', 'One blow'], [['punching_school' => 'prick_and_check'], 'punch', 'loupe'],
-    [[], 'locate', 'By eye'], [['locating_school' => 'pointer'], 'locate', 'pointer in the chuck'], [['locating_school' => 'edge_finder'], 'locate', 'half its tip'],
+    [[], 'locate', 'By eye'],
+    [['locating_school' => 'pointer'], 'locate', 'pointer in the chuck'],
+    [['locating_school' => 'edge_finder'], 'locate', 'half its tip'],
     [['start_school' => 'spot'], 'centre', 'short stiff start'],
     [['chip_school' => 'push_on'], 'drill', 'a little more feed'], [['chip_school' => 'ease_off'], 'drill', 'ease off'],
 ]);
@@ -91,25 +165,45 @@ it('starts with a short stiff drill where the mark alone does not hold the place
     expect(operations(hole(['purpose' => 'plain', 'diameter_mm' => 5])))->not->toHaveKey('centre')
         ->and(operations(hole(['purpose' => 'plain', 'diameter_mm' => 5, 'position_tolerance_mm' => 0.2])))->toHaveKey('centre')
         ->and(operations(hole(['purpose' => 'plain', 'diameter_mm' => 5, 'position_tolerance_mm' => 0.5])))->not->toHaveKey('centre')
-        ->and(operations(hole(['purpose' => 'plain', 'diameter_mm' => 5], ['work_diameter_mm' => 25, 'thickness_mm' => 25])))->toHaveKey('centre');
+        ->and(operations(hole(['purpose' => 'plain', 'diameter_mm' => 5], ['work_diameter_mm' => 25, 'thickness_mm' => 25])))
+        ->toHaveKey('centre');
 });
 
 it('holds a cross hole in a V-block and a plate in a vice', function (): void {
-    expect(hole(['purpose' => 'plain', 'diameter_mm' => 5], ['work_diameter_mm' => 25, 'thickness_mm' => 25])['holding']['method'])->toBe('v_block_clamped')
+    expect(
+        hole(['purpose' => 'plain', 'diameter_mm' => 5], ['work_diameter_mm' => 25, 'thickness_mm' => 25])['holding']['method'],
+    )->toBe('v_block_clamped')
         ->and(hole(['purpose' => 'plain', 'diameter_mm' => 5])['holding']['method'])->toBe('vice_bolted')
-        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 5], ['machine' => lathe(), 'work_diameter_mm' => 25])['holding'])->toMatchArray(['method' => 'three_jaw_chuck', 'lever_mm' => 12.5]);
+        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 5], ['machine' => lathe(), 'work_diameter_mm' => 25])['holding'])
+        ->toMatchArray(['method' => 'three_jaw_chuck', 'lever_mm' => 12.5]);
 });
 
 it('sandwiches thin sheet, or takes the step drill that the crib has', function (): void {
     $sandwiched = hole(['purpose' => 'plain', 'diameter_mm' => 8], ['thickness_mm' => 1]);
     expect(operations($sandwiched)['hold']['tool'])->toContain('between two scrap boards')->and(objections($sandwiched))->toBe([]);
-    $stepped = hole(['purpose' => 'plain', 'diameter_mm' => 8], ['thickness_mm' => 1, 'crib' => ['drills' => crib(0.5), 'step_drills' => [['diameters_mm' => [4, 6, 8, 10]]]]]);
-    expect(operations($stepped))->not->toHaveKey('pilot')->and(operations($stepped)['drill']['tool'])->toContain('step drill')->and(objections($stepped))->toBe([]);
-    expect(operations(hole(['purpose' => 'plain', 'diameter_mm' => 8], ['thickness_mm' => 2]))['hold']['tool'])->not->toContain('scrap boards');
+    $stepped = hole(
+        ['purpose' => 'plain', 'diameter_mm' => 8],
+        ['thickness_mm' => 1, 'crib' => ['drills' => crib(0.5), 'step_drills' => [['diameters_mm' => [4, 6, 8, 10]]]]],
+    );
+    expect(operations($stepped))->not
+        ->toHaveKey('pilot')
+        ->and(operations($stepped)['drill']['tool'])
+        ->toContain('step drill')
+        ->and(objections($stepped))
+        ->toBe([]);
+    expect(
+        operations(hole(['purpose' => 'plain', 'diameter_mm' => 8], ['thickness_mm' => 2]))['hold']['tool'],
+    )->not->toContain('scrap boards');
 });
 
 it('sees to shank, chuck, flutes and quill', function (array $drill, array $machine, string $missing, ?string $tool = null): void {
-    $plan = hole(['purpose' => 'plain', 'diameter_mm' => 15], ['machine' => bench(['speeds_rpm' => [150, 280, 500], ...$machine]), 'crib' => ['drills' => [...crib(0.5), ['designation' => '15', 'diameter_mm' => 15, ...$drill]]]]);
+    $plan = hole(
+        ['purpose' => 'plain', 'diameter_mm' => 15],
+        [
+            'machine' => bench(['speeds_rpm' => [150, 280, 500], ...$machine]),
+            'crib' => ['drills' => [...crib(0.5), ['designation' => '15', 'diameter_mm' => 15, ...$drill]]],
+        ],
+    );
     expect(implode(' ', $plan['missing']))->{$missing === '' ? 'toBe' : 'toContain'}($missing);
     $tool !== null && expect(operations($plan)['drill']['tool'])->toBe($tool);
 })->with([
@@ -123,10 +217,22 @@ it('sees to shank, chuck, flutes and quill', function (array $drill, array $mach
 ]);
 
 it('judges a reamed hole by its class, and says when the gauge is missing', function (): void {
-    $plan = hole(['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'], ['thickness_mm' => 20, 'crib' => ['drills' => crib(0.1), 'gauges' => []]]);
-    expect(operations($plan)['measure']['why'])->toContain('from 8.000 to 8.015 mm')->and(implode($plan['warnings']))->toContain('no plug gauge for 8')
+    $plan = hole(
+        ['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'],
+        ['thickness_mm' => 20, 'crib' => ['drills' => crib(0.1), 'gauges' => []]],
+    );
+    expect(operations($plan)['measure']['why'])
+        ->toContain('from 8.000 to 8.015 mm')
+        ->and(implode($plan['warnings']))
+        ->toContain('no plug gauge for 8')
         ->and(hole(['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'Q9'])['error']['field'])->toBe('fit')
-        ->and(hole(['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'], ['crib' => ['drills' => crib(0.1), 'gauges' => [['kind' => 'plug', 'size' => '8']]]])['warnings'])->toBe([]);
+        ->and(
+            hole(
+                ['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'],
+                ['crib' => ['drills' => crib(0.1), 'gauges' => [['kind' => 'plug', 'size' => '8']]]],
+            )['warnings'],
+        )
+        ->toBe([]);
 });
 
 it('warns of the bottom that a hand reamer leaves undersize', function (array $hole, bool $warned): void {
@@ -140,21 +246,57 @@ it('warns of the bottom that a hand reamer leaves undersize', function (array $h
 
 it('takes the hand reamer where the drill at hand suits only that', function (): void {
     // 7.9 leaves 0.1: too little for a machine reamer (0.15 to 0.25), right for a hand reamer (0.05 to 0.12).
-    $crib = ['drills' => [['designation' => '2', 'diameter_mm' => 2], ['designation' => '7.9', 'diameter_mm' => 7.9]], 'reamers' => [['diameter_mm' => 8, 'method' => 'machine'], ['diameter_mm' => 8, 'method' => 'hand']]];
+    $crib = [
+        'drills' => [['designation' => '2', 'diameter_mm' => 2], ['designation' => '7.9', 'diameter_mm' => 7.9]],
+        'reamers' => [['diameter_mm' => 8, 'method' => 'machine'], ['diameter_mm' => 8, 'method' => 'hand']],
+    ];
     $plan = hole(['purpose' => 'reamed', 'diameter_mm' => 8], ['crib' => $crib]);
-    expect($plan['ready'])->toBeTrue()->and(operations($plan)['ream']['tool'])->toBe('8 mm hand reamer')->and(operations($plan)['ream'])->not->toHaveKey('rpm')->and(objections($plan))->toBe([]);
-    expect(operations(hole(['purpose' => 'reamed', 'diameter_mm' => 8, 'reamer' => 'hand'], ['crib' => [...$crib, 'drills' => crib(0.1)]]))['ream']['tool'])->toBe('8 mm hand reamer')
-        ->and(implode(hole(['purpose' => 'reamed', 'diameter_mm' => 8, 'reamer' => 'hand'], ['crib' => ['drills' => crib(0.1), 'reamers' => []]])['missing']))->toContain('no 8 mm hand reamer');
-    $plan = hole(['purpose' => 'reamed', 'diameter_mm' => 8], ['crib' => [...$crib, 'reamers' => [['diameter_mm' => 8, 'method' => 'machine']]]]);
+    expect($plan['ready'])
+        ->toBeTrue()
+        ->and(operations($plan)['ream']['tool'])
+        ->toBe('8 mm hand reamer')
+        ->and(operations($plan)['ream'])->not
+        ->toHaveKey('rpm')
+        ->and(objections($plan))
+        ->toBe([]);
+    expect(
+        operations(
+            hole(['purpose' => 'reamed', 'diameter_mm' => 8, 'reamer' => 'hand'], ['crib' => [...$crib, 'drills' => crib(0.1)]]),
+        )['ream']['tool'],
+    )->toBe('8 mm hand reamer')
+        ->and(
+            implode(
+                hole(
+                    ['purpose' => 'reamed', 'diameter_mm' => 8, 'reamer' => 'hand'],
+                    ['crib' => ['drills' => crib(0.1), 'reamers' => []]],
+                )['missing'],
+            ),
+        )
+        ->toContain('no 8 mm hand reamer');
+    $plan = hole(
+        ['purpose' => 'reamed', 'diameter_mm' => 8],
+        ['crib' => [...$crib, 'reamers' => [['diameter_mm' => 8, 'method' => 'machine']]]],
+    );
     expect($plan['ready'])->toBeFalse()->and(implode($plan['missing']))->toContain('leaves 0.10 mm (rubs)');
 });
 
 it('plans in a material of the shop\'s own', function (): void {
-    $own = ['key' => 'mast_alloy', 'name' => 'Mast alloy', 'group' => 'aluminium', 'cutting_speed_m_min' => 30, 'cutting_force_n_mm2' => 900, 'point_angle_deg' => 118, 'chip_form' => 'short', 'lubricant' => 'light oil', 'grabs' => false, 'edge' => 'normal'];
+    $own = [
+        'key' => 'mast_alloy', 'name' => 'Mast alloy', 'group' => 'aluminium', 'cutting_speed_m_min' => 30,
+        'cutting_force_n_mm2' => 900, 'point_angle_deg' => 118, 'chip_form' => 'short', 'lubricant' => 'light oil',
+        'grabs' => false, 'edge' => 'normal',
+    ];
     $plan = hole(['purpose' => 'plain', 'diameter_mm' => 10], ['material' => $own]);
-    expect($plan['ready'])->toBeTrue()->and(operations($plan)['drill'])->toMatchArray(['rpm' => 850.0, 'lubricant' => 'light oil'])->and(objections($plan))->toBe([])
-        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 10], ['material' => [...$own, 'group' => 'cheese']])['error']['field'])->toBe('material')
-        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 10], ['material' => [...$own, 'point_angle_deg' => 10]])['error']['message'])->toContain('material.point_angle_deg');
+    expect($plan['ready'])
+        ->toBeTrue()
+        ->and(operations($plan)['drill'])
+        ->toMatchArray(['rpm' => 850.0, 'lubricant' => 'light oil'])
+        ->and(objections($plan))
+        ->toBe([])
+        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 10], ['material' => [...$own, 'group' => 'cheese']])['error']['field'])
+        ->toBe('material')
+        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 10], ['material' => [...$own, 'point_angle_deg' => 10]])['error']['message'])
+        ->toContain('material.point_angle_deg');
 });
 
 it('is never slower to finish for a smaller thickness, and never turns a larger drill faster', function (): void {
@@ -166,14 +308,18 @@ it('is never slower to finish for a smaller thickness, and never turns a larger 
     }
     $before = INF;
     foreach (range(1, 13) as $diameter) {
-        $rpm = operations(hole(['purpose' => 'plain', 'diameter_mm' => $diameter], ['policy' => ['pilot_school' => 'single']]))['drill']['rpm'];
+        $rpm = operations(
+            hole(['purpose' => 'plain', 'diameter_mm' => $diameter], ['policy' => ['pilot_school' => 'single']]),
+        )['drill']['rpm'];
         expect($rpm)->toBeLessThanOrEqual($before);
         $before = $rpm;
     }
 });
 
 it('refuses a policy that lies beyond its limits, naming the setting', function (array $policy, string $words): void {
-    expect(hole(['purpose' => 'plain', 'diameter_mm' => 5], ['policy' => $policy])['error'])->toMatchArray(['code' => 'invalid_input', 'field' => 'policy'])
+    expect(
+        hole(['purpose' => 'plain', 'diameter_mm' => 5], ['policy' => $policy])['error'],
+    )->toMatchArray(['code' => 'invalid_input', 'field' => 'policy'])
         ->and(hole(['purpose' => 'plain', 'diameter_mm' => 5], ['policy' => $policy])['error']['message'])->toContain($words);
 })->with([
     [['pilot_school' => 'guess'], 'policy.pilot_school must be one of web, stepped, single'],

@@ -11,12 +11,20 @@ function started(float $final, array $centres, array $with = []): array
 {
     $crib = ['drills' => crib(0.1), 'centre_drills' => array_map(fn (string $size): array => ['size' => $size], $centres)];
 
-    return operations(hole(['purpose' => 'plain', 'diameter_mm' => $final], ['machine' => lathe(), 'thickness_mm' => 10, 'work_diameter_mm' => 30, 'crib' => $crib, ...$with]))['centre'];
+    return operations(
+        hole(
+            ['purpose' => 'plain', 'diameter_mm' => $final],
+            ['machine' => lathe(), 'thickness_mm' => 10, 'work_diameter_mm' => 30, 'crib' => $crib, ...$with],
+        ),
+    )['centre'];
 }
 
 it('starts a drill with a centre drill whose own pilot is no wider', function (float $final, string $school): void {
     foreach ([['machine' => lathe(), 'work_diameter_mm' => 30], ['machine' => bench()]] as $on) {
-        $steps = hole(['purpose' => 'plain', 'diameter_mm' => $final], [...$on, 'policy' => ['start_school' => 'spot', 'pilot_school' => $school]])['operations'];
+        $steps = hole(
+            ['purpose' => 'plain', 'diameter_mm' => $final],
+            [...$on, 'policy' => ['start_school' => 'spot', 'pilot_school' => $school]],
+        )['operations'];
         $at = array_search('centre', array_column($steps, 'kind'), true);
         $pilot = StandardCentreDrill::named(str_replace('centre drill ', '', $steps[$at]['tool']))->shape->pilot->inMm();
         expect($pilot)->toBeLessThanOrEqual($steps[$at + 1]['diameter_mm'])->toBeGreaterThan($steps[$at + 1]['diameter_mm'] / 4);
@@ -34,7 +42,9 @@ it('takes the widest that the crib has and the drill allows', function (float $f
 ]);
 
 it('keeps to what suits thin work', function (): void {
-    expect(started(6.0, ['1.0', '1.6', '2.5'], ['work_diameter_mm' => 8, 'policy' => ['pilot_school' => 'single']])['tool'])->toBe('centre drill 1.6');
+    expect(
+        started(6.0, ['1.0', '1.6', '2.5'], ['work_diameter_mm' => 8, 'policy' => ['pilot_school' => 'single']])['tool'],
+    )->toBe('centre drill 1.6');
 });
 
 it('says why a spotting drill stands in, and turns it at the speed for its own width', function (): void {

@@ -7,25 +7,53 @@ declare(strict_types=1);
 /** @return list<array{designation: string, diameter_mm: float, edge: string}> */
 function crib(float $step, string $edge = 'normal'): array
 {
-    return array_map(static fn (int $i): array => ['designation' => (string) round($i * $step, 1), 'diameter_mm' => round($i * $step, 1), 'edge' => $edge], range((int) round(1 / $step), (int) round(13 / $step)));
+    return array_map(
+        static fn (int $i): array => [
+            'designation' => (string) round($i * $step, 1),
+            'diameter_mm' => round($i * $step, 1),
+            'edge' => $edge,
+        ],
+        range((int) round(1 / $step), (int) round(13 / $step)),
+    );
 }
 
 /** @return array<string, mixed> */
 function bench(array $with = []): array
 {
-    return ['name' => 'bench drill', 'kind' => 'bench_drill_press', 'speeds_rpm' => [280, 500, 850, 1400, 2500], 'depth_scale' => ['unit' => 'mm', 'graduation_mm' => 1, 'travel_mm' => 120], 'chuck_max_mm' => 13, ...$with];
+    return [
+        'name' => 'bench drill',
+        'kind' => 'bench_drill_press',
+        'speeds_rpm' => [280, 500, 850, 1400, 2500],
+        'depth_scale' => ['unit' => 'mm', 'graduation_mm' => 1, 'travel_mm' => 120],
+        'chuck_max_mm' => 13,
+        ...$with,
+    ];
 }
 
 /** @return array<string, mixed> */
 function lathe(array $with = []): array
 {
-    return ['name' => 'inch lathe', 'kind' => 'lathe', 'min_rpm' => 60, 'max_rpm' => 2000, 'depth_scale' => ['unit' => 'in', 'graduation_mm' => 25.4 / 32, 'travel_mm' => 80], 'dial' => ['graduation_mm' => 0.0254, 'divisions_per_turn' => 100], ...$with];
+    return [
+        'name' => 'inch lathe',
+        'kind' => 'lathe',
+        'min_rpm' => 60,
+        'max_rpm' => 2000,
+        'depth_scale' => ['unit' => 'in', 'graduation_mm' => 25.4 / 32, 'travel_mm' => 80],
+        'dial' => ['graduation_mm' => 0.0254, 'divisions_per_turn' => 100],
+        ...$with,
+    ];
 }
 
 /** @return array<string, mixed> */
 function hole(array $hole, array $with = []): array
 {
-    return compute('hole_plan', ['material' => 'mild_steel', 'thickness_mm' => 8, 'hole' => ['through' => true, ...$hole], 'machine' => bench(), 'crib' => ['drills' => crib(0.1)], 'policy' => [], ...$with]);
+    return compute(
+        'hole_plan',
+        [
+            'material' => 'mild_steel', 'thickness_mm' => 8, 'hole' => ['through' => true, ...$hole],
+            'machine' => bench(), 'crib' => ['drills' => crib(0.1)], 'policy' => [], ...$with,
+        ],
+    );
 }
 
 /** @return array<string, mixed> by kind, the last of each */

@@ -6,10 +6,15 @@ declare(strict_types=1);
 function sound(array $with = []): array
 {
     return [
-        'machine_kind' => 'drill_press', 'machine_in_service' => true, 'access' => 'alone', 'eye_protection' => true, 'loose_items' => false, 'chuck_key_in_chuck' => false, 'chuck_tight' => true,
-        'chips_by_hand' => false, 'rotation' => 'forward', 'sharp' => true, 'changing_speed' => false, 'material' => 'mild_steel', 'thickness_mm' => 8, 'sandwiched' => false, 'through' => true, 'under_hole' => 'scrap',
-        'across_open_jaws' => false, 'hooked_stops' => false, 'start' => 'punch', 'mark_diameter_mm' => 2, 'lubricant' => 'cutting oil', 'holding' => 'bar_clamp_pair', 'resisting_force_n' => 900, 'lever_mm' => 50,
-        'tool' => 'twist_drill', 'diameter_mm' => 9, 'edge' => 'normal', 'pilot_mm' => 2, 'final_drill' => true, 'stepped' => false, 'rpm' => 500, 'depth_mm' => 9, 'total_depth_mm' => 11.7, 'flute_length_mm' => 80,
+        'machine_kind' => 'drill_press', 'machine_in_service' => true, 'access' => 'alone', 'eye_protection' => true,
+        'loose_items' => false, 'chuck_key_in_chuck' => false, 'chuck_tight' => true,
+        'chips_by_hand' => false, 'rotation' => 'forward', 'sharp' => true, 'changing_speed' => false,
+        'material' => 'mild_steel', 'thickness_mm' => 8, 'sandwiched' => false, 'through' => true,
+        'under_hole' => 'scrap',
+        'across_open_jaws' => false, 'hooked_stops' => false, 'start' => 'punch', 'mark_diameter_mm' => 2,
+        'lubricant' => 'cutting oil', 'holding' => 'bar_clamp_pair', 'resisting_force_n' => 900, 'lever_mm' => 50,
+        'tool' => 'twist_drill', 'diameter_mm' => 9, 'edge' => 'normal', 'pilot_mm' => 2, 'final_drill' => true,
+        'stepped' => false, 'rpm' => 500, 'depth_mm' => 9, 'total_depth_mm' => 11.7, 'flute_length_mm' => 80,
         'hand_tool' => false, 'powered' => true, ...$with,
     ];
 }
@@ -57,7 +62,11 @@ it('finds what the list names, as severe as it says', function (array $setup, st
     [sound(['rpm' => 1700]), 'speed_too_fast', 'stop'],
     [sound(['rpm' => 1100]), 'speed_too_fast', 'fix'],
     [sound(['policy' => ['learner_cap_rpm' => 400]]), 'speed_over_cap', 'fix'],
-    [sound(['changing_speed' => true, 'speed_change' => 'stopped_and_isolated', 'running' => false, 'isolated' => false]), 'speed_change_wrong_state', 'stop'],
+    [
+        sound(['changing_speed' => true, 'speed_change' => 'stopped_and_isolated', 'running' => false, 'isolated' => false]),
+        'speed_change_wrong_state',
+        'stop',
+    ],
     [sound(['changing_speed' => true, 'speed_change' => 'running', 'running' => false]), 'speed_change_wrong_state', 'stop'],
     [sound(['pilot_mm' => 0]), 'no_pilot', 'fix'],
     [sound(['pilot_mm' => 1.5]), 'pilot_too_small', 'fix'],
@@ -68,11 +77,37 @@ it('finds what the list names, as severe as it says', function (array $setup, st
     [sound(['lubricant' => 'water']), 'lubricant_wrong', 'fix'],
     [sound(['tool' => 'tap', 'major_mm' => 8, 'pitch_mm' => 1.25, 'drilled_mm' => 7.4, 'tap_type' => 'taper']), 'tap_drill_wrong', 'fix'],
     [sound(['tool' => 'tap', 'major_mm' => 8, 'pitch_mm' => 1.25, 'drilled_mm' => 6.5, 'tap_type' => 'taper']), 'tap_drill_wrong', 'stop'],
-    [sound(['tool' => 'tap', 'major_mm' => 8, 'pitch_mm' => 1.25, 'drilled_mm' => 6.8, 'tap_type' => 'spiral_point', 'through' => false]), 'tap_kind_wrong', 'fix'],
-    [sound(['tool' => 'reamer', 'hand_tool' => true, 'powered' => true, 'drilled_mm' => 8.8, 'reversed' => false, 'allowance_min_mm' => 0.15, 'allowance_max_mm' => 0.25]), 'power_on_hand_tool', 'stop'],
-    [sound(['tool' => 'reamer', 'drilled_mm' => 8.6, 'reversed' => false, 'allowance_min_mm' => 0.15, 'allowance_max_mm' => 0.25]), 'reamer_allowance', 'fix'],
-    [sound(['tool' => 'reamer', 'drilled_mm' => 8.4, 'reversed' => false, 'allowance_min_mm' => 0.15, 'allowance_max_mm' => 0.25]), 'reamer_allowance', 'stop'],
-    [sound(['tool' => 'reamer', 'drilled_mm' => 8.8, 'reversed' => true, 'allowance_min_mm' => 0.15, 'allowance_max_mm' => 0.25]), 'reamer_reversed', 'fix'],
+    [
+        sound([
+            'tool' => 'tap', 'major_mm' => 8, 'pitch_mm' => 1.25, 'drilled_mm' => 6.8, 'tap_type' => 'spiral_point',
+            'through' => false,
+        ]),
+        'tap_kind_wrong',
+        'fix',
+    ],
+    [
+        sound([
+            'tool' => 'reamer', 'hand_tool' => true, 'powered' => true, 'drilled_mm' => 8.8, 'reversed' => false,
+            'allowance_min_mm' => 0.15, 'allowance_max_mm' => 0.25,
+        ]),
+        'power_on_hand_tool',
+        'stop',
+    ],
+    [
+        sound(['tool' => 'reamer', 'drilled_mm' => 8.6, 'reversed' => false, 'allowance_min_mm' => 0.15, 'allowance_max_mm' => 0.25]),
+        'reamer_allowance',
+        'fix',
+    ],
+    [
+        sound(['tool' => 'reamer', 'drilled_mm' => 8.4, 'reversed' => false, 'allowance_min_mm' => 0.15, 'allowance_max_mm' => 0.25]),
+        'reamer_allowance',
+        'stop',
+    ],
+    [
+        sound(['tool' => 'reamer', 'drilled_mm' => 8.8, 'reversed' => true, 'allowance_min_mm' => 0.15, 'allowance_max_mm' => 0.25]),
+        'reamer_reversed',
+        'fix',
+    ],
     [atLathe(['all_jaws_bear' => false]), 'jaws_not_all_bearing', 'stop'],
     [atLathe(['overhang_mm' => 76]), 'overhang_unsupported', 'stop'],
     [atLathe(['tailstock_clamped' => false]), 'tailstock_unclamped', 'fix'],
@@ -93,7 +128,15 @@ it('never passes over what it is not told', function (string $fact, string $code
     $setup = sound();
     unset($setup[$fact]);
     expect(found($setup))->toHaveKey($code, 'fix');
-})->with([['eye_protection', 'unknown_eye_protection'], ['holding', 'unknown_holding'], ['material', 'unknown_material'], ['rpm', 'unknown_rpm'], ['under_hole', 'unknown_under_hole'], ['resisting_force_n', 'unknown_resisting_force'], ['tool', 'unknown_tool']]);
+})->with([
+    ['eye_protection', 'unknown_eye_protection'],
+    ['holding', 'unknown_holding'],
+    ['material', 'unknown_material'],
+    ['rpm', 'unknown_rpm'],
+    ['under_hole', 'unknown_under_hole'],
+    ['resisting_force_n', 'unknown_resisting_force'],
+    ['tool', 'unknown_tool'],
+]);
 
 it('keeps its properties whatever the numbers', function (): void {
     $holding = ['holding_lets_turn', 'holding_lets_lift', 'work_hand_held', 'vice_loose_on_table'];
@@ -102,7 +145,9 @@ it('keeps its properties whatever the numbers', function (): void {
         $setup = sound(['resisting_force_n' => $force, 'diameter_mm' => $diameter]);
         $now = found($setup);
         // Adding protection never adds a finding about holding.
-        expect(array_diff(array_intersect(array_keys(found([...$setup, 'resisting_force_n' => $force * 1.3])), $holding), array_keys($now)))->toBe([]);
+        expect(
+            array_diff(array_intersect(array_keys(found([...$setup, 'resisting_force_n' => $force * 1.3])), $holding), array_keys($now)),
+        )->toBe([]);
         // A larger drill never turns a holding failure into a pass.
         if (isset($now['holding_lets_turn'])) {
             expect(found([...$setup, 'diameter_mm' => $diameter + 1]))->toHaveKey('holding_lets_turn');

@@ -21,7 +21,9 @@ function crib_of(array $given): CribSpec
 
 it('gives the drills that a material may be drilled with', function (): void {
     $crib = crib_of(['drills' => [
-        ['designation' => '5', 'diameter_mm' => 5], ['designation' => '5', 'diameter_mm' => 5, 'edge' => 'zero_rake'], ['designation' => '6', 'diameter_mm' => 6, 'edge' => 'zero_rake'],
+        ['designation' => '5', 'diameter_mm' => 5],
+        ['designation' => '5', 'diameter_mm' => 5, 'edge' => 'zero_rake'],
+        ['designation' => '6', 'diameter_mm' => 6, 'edge' => 'zero_rake'],
     ]]);
     $table = MaterialTable::shipped();
     expect(array_column($crib->drillsFor($table->get('mild_steel')), 'designation'))->toBe(['5'])
@@ -33,34 +35,67 @@ it('gives the drills that a material may be drilled with', function (): void {
 it('takes the other edge where there is none that fits, for the plan to say so', function (): void {
     $sharp = crib_of([]);
     expect(array_column($sharp->drillsFor(MaterialTable::shipped()->get('brass_free_cutting')), 'designation'))->toBe(['5']);
-    $plan = hole(['purpose' => 'plain', 'diameter_mm' => 5], ['material' => 'brass_free_cutting', 'crib' => ['drills' => [['designation' => '5', 'diameter_mm' => 5]]]]);
-    expect(implode(' ', $plan['warnings']))->toContain('no dubbed 5 mm drill')->and(operations($plan)['drill']['cautions'][0])->toContain('stone a small flat on both lips before it is used');
+    $plan = hole(
+        ['purpose' => 'plain', 'diameter_mm' => 5],
+        ['material' => 'brass_free_cutting', 'crib' => ['drills' => [['designation' => '5', 'diameter_mm' => 5]]]],
+    );
+    expect(implode(' ', $plan['warnings']))
+        ->toContain('no dubbed 5 mm drill')
+        ->and(operations($plan)['drill']['cautions'][0])
+        ->toContain('stone a small flat on both lips before it is used');
 });
 
 it('tells what is not there from what nothing is said about', function (): void {
     $thread = ThreadTable::shipped()->get('M6', 'thread');
     $silent = crib_of([]);
     $bare = crib_of(['taps' => [], 'reamers' => [], 'centre_drills' => [], 'gauges' => []]);
-    expect([$silent->hasTap($thread, 'taper'), $silent->hasCentreDrill('2.5'), $silent->hasGauge('plug', '8'), $silent->hasReamer(Length::mm(8), 'hand')])->toBe([true, true, true, true])
-        ->and([$bare->hasTap($thread, 'taper'), $bare->hasCentreDrill('2.5'), $bare->hasGauge('plug', '8'), $bare->hasReamer(Length::mm(8), 'hand')])->toBe([false, false, false, false])
+    expect([
+        $silent->hasTap($thread, 'taper'),
+        $silent->hasCentreDrill('2.5'),
+        $silent->hasGauge('plug', '8'),
+        $silent->hasReamer(Length::mm(8), 'hand'),
+    ])->toBe([true, true, true, true])
+        ->and([
+            $bare->hasTap($thread, 'taper'),
+            $bare->hasCentreDrill('2.5'),
+            $bare->hasGauge('plug', '8'),
+            $bare->hasReamer(Length::mm(8), 'hand'),
+        ])
+        ->toBe([false, false, false, false])
         ->and($silent->reamerMethod(Length::mm(8)))->toBe('machine')->and($bare->reamerMethod(Length::mm(8)))->toBeNull();
 });
 
 it('knows a tap by its thread, however that is written', function (): void {
     $crib = crib_of(['taps' => [['thread' => 'M6', 'type' => 'taper'], ['thread' => '1/4-20', 'type' => 'bottoming']]]);
     $threads = ThreadTable::shipped();
-    expect($crib->hasTap($threads->get('M6x1', 'thread'), 'taper'))->toBeTrue()->and($crib->hasTap($threads->get('M6', 'thread'), 'second'))->toBeFalse()
+    expect($crib->hasTap($threads->get('M6x1', 'thread'), 'taper'))
+        ->toBeTrue()
+        ->and($crib->hasTap($threads->get('M6', 'thread'), 'second'))
+        ->toBeFalse()
         ->and($crib->hasTap($threads->get('1/4-20', 'thread'), 'bottoming'))->toBeTrue();
 });
 
 it('prefers a machine reamer, and takes a hand reamer where there is no other', function (): void {
-    $crib = crib_of(['reamers' => [['diameter_mm' => 8, 'method' => 'hand'], ['diameter_mm' => 8, 'method' => 'machine'], ['diameter_mm' => 10, 'method' => 'hand']]]);
-    expect($crib->reamerMethod(Length::mm(8)))->toBe('machine')->and($crib->reamerMethod(Length::mm(10)))->toBe('hand')->and($crib->reamerMethod(Length::mm(12)))->toBeNull();
+    $crib = crib_of([
+        'reamers' => [
+            ['diameter_mm' => 8, 'method' => 'hand'],
+            ['diameter_mm' => 8, 'method' => 'machine'],
+            ['diameter_mm' => 10, 'method' => 'hand'],
+        ],
+    ]);
+    expect($crib->reamerMethod(Length::mm(8)))
+        ->toBe('machine')
+        ->and($crib->reamerMethod(Length::mm(10)))
+        ->toBe('hand')
+        ->and($crib->reamerMethod(Length::mm(12)))
+        ->toBeNull();
 });
 
 it('knows shank, flutes and steps', function (): void {
     $crib = crib_of(['drills' => [
-        ['designation' => '16', 'diameter_mm' => 16, 'taper' => 2, 'flute_length_mm' => 120], ['designation' => '16', 'diameter_mm' => 16, 'flute_length_mm' => 90, 'edge' => 'zero_rake'], ['designation' => '5', 'diameter_mm' => 5],
+        ['designation' => '16', 'diameter_mm' => 16, 'taper' => 2, 'flute_length_mm' => 120],
+        ['designation' => '16', 'diameter_mm' => 16, 'flute_length_mm' => 90, 'edge' => 'zero_rake'],
+        ['designation' => '5', 'diameter_mm' => 5],
     ], 'step_drills' => [['diameters_mm' => [4, 6, 8]]]]);
     [$sixteen, $five] = [new Drill('16', Length::mm(16)), new Drill('5', Length::mm(5))];
     expect($crib->taperOf($sixteen))->toBe(2)->and($crib->taperOf($five))->toBeNull()
@@ -92,12 +127,20 @@ it('has the standard sets, each whole, in order and without a size twice', funct
         ->and([$drills[0]['designation'], $drills[$count - 1]['designation']])->toBe($ends);
 })->with([
     'by halves' => [DrillSeries::MetricHalf, 25, ['1', '13']], 'by tenths' => [DrillSeries::MetricTenth, 121, ['1', '13']],
-    '64ths' => [DrillSeries::SixtyFourths, 29, ['1/16', '1/2']], 'numbers' => [DrillSeries::Number, 80, ['#80', '#1']], 'letters' => [DrillSeries::Letter, 26, ['A', 'Z']],
+    '64ths' => [DrillSeries::SixtyFourths, 29, ['1/16', '1/2']],
+    'numbers' => [DrillSeries::Number, 80, ['#80', '#1']],
+    'letters' => [DrillSeries::Letter, 26, ['A', 'Z']],
 ]);
 
 it('finds the nearest, the larger of two equally near, and the smallest that is not too small', function (): void {
     $drills = array_map(static fn (float $mm): Drill => new Drill((string) $mm, Length::mm($mm)), [6.0, 5.0, 7.0]);
-    expect(Drill::nearest($drills, Length::mm(5.5))?->designation)->toBe('6')->and(Drill::nearest($drills, Length::mm(5.4))?->designation)->toBe('5')
-        ->and(Drill::smallestAtLeast($drills, Length::mm(5.0004))?->designation)->toBe('5')->and(Drill::smallestAtLeast($drills, Length::mm(5.01))?->designation)->toBe('6')
+    expect(Drill::nearest($drills, Length::mm(5.5))?->designation)
+        ->toBe('6')
+        ->and(Drill::nearest($drills, Length::mm(5.4))?->designation)
+        ->toBe('5')
+        ->and(Drill::smallestAtLeast($drills, Length::mm(5.0004))?->designation)
+        ->toBe('5')
+        ->and(Drill::smallestAtLeast($drills, Length::mm(5.01))?->designation)
+        ->toBe('6')
         ->and(Drill::smallestAtLeast($drills, Length::mm(7.5)))->toBeNull()->and(Drill::nearest([], Length::mm(5)))->toBeNull();
 });

@@ -22,7 +22,8 @@ it('takes a machine that says little for a drill press with whole millimetres', 
     $machine = machine_of(['speeds_rpm' => [500]]);
     expect($machine->isLathe())->toBeFalse()->and($machine->inService)->toBeTrue()->and($machine->speedChange)->toBe('stopped_and_isolated')
         ->and($machine->scale->unit)->toBe('mm')->and($machine->scale->graduation->inMm())->toBe(1.0)
-        ->and([$machine->travel, $machine->chuckMax, $machine->throughBore, $machine->carriage, $machine->crossSlide, $machine->taper])->toBe([null, null, null, null, null, null]);
+        ->and([$machine->travel, $machine->chuckMax, $machine->throughBore, $machine->carriage, $machine->crossSlide, $machine->taper])
+        ->toBe([null, null, null, null, null, null]);
 });
 
 it('reads an inch scale in sixteenths where it does not say otherwise', function (): void {
@@ -63,14 +64,24 @@ it('turns at one of its steps, the greatest that is not too fast', function (): 
 it('turns at any speed of a range, in tens', function (): void {
     $speeds = Speeds::range(60, 2000);
     expect($speeds->isRange())->toBeTrue()->and($speeds->slowest())->toBe(60.0)
-        ->and($speeds->atMost(637.9))->toBe(630.0)->and($speeds->atMost(640))->toBe(640.0)->and($speeds->atMost(5000))->toBe(2000.0)->and($speeds->atMost(12))->toBe(60.0)
+        ->and($speeds->atMost(637.9))
+        ->toBe(630.0)
+        ->and($speeds->atMost(640))
+        ->toBe(640.0)
+        ->and($speeds->atMost(5000))
+        ->toBe(2000.0)
+        ->and($speeds->atMost(12))
+        ->toBe(60.0)
         ->and($speeds->setting(630))->toBeNull();
 });
 
 it('calls a step as the shop calls it', function (): void {
     $speeds = Speeds::steps([280.0, 500.0], ['belt 1', 'belt 2']);
     expect($speeds->setting(500))->toBe('belt 2')->and($speeds->setting(280))->toBe('belt 1')->and($speeds->setting(300))->toBeNull();
-    $plan = hole(['purpose' => 'plain', 'diameter_mm' => 9], ['machine' => bench(['speeds_rpm' => [280, 500, 850], 'speed_names' => ['low', 'middle', 'high']])]);
+    $plan = hole(
+        ['purpose' => 'plain', 'diameter_mm' => 9],
+        ['machine' => bench(['speeds_rpm' => [280, 500, 850], 'speed_names' => ['low', 'middle', 'high']])],
+    );
     expect(operations($plan)['drill'])->toMatchArray(['rpm' => 500, 'setting' => 'middle']);
     $unnamed = hole(['purpose' => 'plain', 'diameter_mm' => 9], ['machine' => bench(['speeds_rpm' => [850, 280, 500]])]);
     expect(operations($unnamed)['drill']['setting'])->toBe('step 2 of 3, slowest first');
@@ -92,7 +103,9 @@ it('moves by whole divisions, rounded as it is told', function (string $rounding
 })->with([['down', 51], ['up', 52], ['nearest', 52]]);
 
 it('counts twice the travel where the dial shows the diameter', function (): void {
-    $dial = static fn (bool $reads): int => Dial::fromFields(Fields::of(['graduation_mm' => 0.02, 'reads_diameter' => $reads]))->move(Length::mm(1), 'nearest')->divisions;
+    $dial = static fn (bool $reads): int => Dial::fromFields(
+        Fields::of(['graduation_mm' => 0.02, 'reads_diameter' => $reads]),
+    )->move(Length::mm(1), 'nearest')->divisions;
     expect($dial(true))->toBe(2 * $dial(false));
 });
 

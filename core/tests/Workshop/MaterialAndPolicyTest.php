@@ -12,7 +12,8 @@ use MillStep\Core\Workshop\ShopPolicy;
 require_once __DIR__.'/../Planning/helpers.php';
 
 const OWN_ROW = [
-    'key' => 'mast_alloy', 'name' => 'Mast alloy', 'group' => 'aluminium', 'cutting_speed_m_min' => 45, 'cutting_force_n_mm2' => 1100, 'point_angle_deg' => 118,
+    'key' => 'mast_alloy', 'name' => 'Mast alloy', 'group' => 'aluminium', 'cutting_speed_m_min' => 45,
+    'cutting_force_n_mm2' => 1100, 'point_angle_deg' => 118,
     'chip_form' => 'short', 'lubricant' => 'light oil', 'lubricant_to_avoid' => '', 'grabs' => false, 'edge' => 'normal',
 ];
 
@@ -28,7 +29,12 @@ it('plans by the shop\'s own row as by one of the table', function (): void {
     $by = static fn (mixed $material): array => hole(['purpose' => 'tapped', 'thread' => 'M6'], ['material' => $material]);
     $named = $by('aluminium_6000');
     $own = $by([...$table, 'key' => 'aluminium_6000']);
-    expect(array_column($own['operations'], 'rpm'))->toBe(array_column($named['operations'], 'rpm'))->and($own['time_s'])->toBe($named['time_s'])->and($own['ready'])->toBe($named['ready']);
+    expect(array_column($own['operations'], 'rpm'))
+        ->toBe(array_column($named['operations'], 'rpm'))
+        ->and($own['time_s'])
+        ->toBe($named['time_s'])
+        ->and($own['ready'])
+        ->toBe($named['ready']);
     $slower = $by([...$table, 'cutting_speed_m_min' => 20]);
     expect(operations($slower)['drill']['rpm'])->toBeLessThan(operations($named)['drill']['rpm']);
 });
@@ -38,8 +44,10 @@ it('refuses a row that cannot be planned with, and says which figure', function 
         expect($fault->field)->toBe($field);
     });
 })->with([
-    [['group' => 'cheese'], 'group'], [['cutting_speed_m_min' => 0], 'cutting_speed_m_min'], [['cutting_speed_m_min' => 1001], 'cutting_speed_m_min'], [['cutting_force_n_mm2' => -1], 'cutting_force_n_mm2'],
-    [['point_angle_deg' => 180], 'point_angle_deg'], [['point_angle_deg' => 0], 'point_angle_deg'], [['chip_form' => 'cubes'], 'chip_form'], [['grabs' => 'a bit'], 'grabs'], [['edge' => 'serrated'], 'edge'],
+    [['group' => 'cheese'], 'group'], [['cutting_speed_m_min' => 0], 'cutting_speed_m_min'],
+    [['cutting_speed_m_min' => 1001], 'cutting_speed_m_min'], [['cutting_force_n_mm2' => -1], 'cutting_force_n_mm2'],
+    [['point_angle_deg' => 180], 'point_angle_deg'], [['point_angle_deg' => 0], 'point_angle_deg'],
+    [['chip_form' => 'cubes'], 'chip_form'], [['grabs' => 'a bit'], 'grabs'], [['edge' => 'serrated'], 'edge'],
     [['name' => 7], 'name'], [['key' => ''], 'key'], [['name' => '  '], 'name'],
 ]);
 
@@ -74,7 +82,14 @@ it('takes a number to its limits, and not beyond', function (): void {
 
 it('stands at the careful value where nothing is said', function (): void {
     $silent = ShopPolicy::fromFields(Fields::of([]));
-    $said = ShopPolicy::fromFields(Fields::of(array_filter(array_map(static fn (array $setting): mixed => $setting['default'], PolicySettings::all()), static fn (mixed $value): bool => $value !== null)));
+    $said = ShopPolicy::fromFields(
+        Fields::of(
+            array_filter(
+                array_map(static fn (array $setting): mixed => $setting['default'], PolicySettings::all()),
+                static fn (mixed $value): bool => $value !== null,
+            ),
+        ),
+    );
     expect($said)->toEqual($silent);
 });
 

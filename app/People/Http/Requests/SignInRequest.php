@@ -29,11 +29,16 @@ final class SignInRequest extends FormRequest
     {
         $key = 'sign-in:'.mb_strtolower($this->string('email')->value()).'|'.$this->ip();
         if (RateLimiter::tooManyAttempts($key, self::ATTEMPTS)) {
-            throw Refusal::tooMany('sign_in_locked', sprintf('Too many attempts. Try again in %d seconds, or have your password reset by mail.', RateLimiter::availableIn($key)));
+            throw Refusal::tooMany(
+                'sign_in_locked',
+                sprintf('Too many attempts. Try again in %d seconds, or have your password reset by mail.', RateLimiter::availableIn($key)),
+            );
         }
         if (! Auth::attempt([...$this->validated(), 'active' => true])) {
             RateLimiter::hit($key, 60);
-            throw ValidationException::withMessages(['email' => 'No active account has this address and password. Check both, or have the password reset by mail.']);
+            throw ValidationException::withMessages([
+                'email' => 'No active account has this address and password. Check both, or have the password reset by mail.',
+            ]);
         }
         RateLimiter::clear($key);
         /** @var User $user */

@@ -55,12 +55,16 @@ final class MachineRequest extends FormRequest
         return [
             ...array_fill_keys(Machine::FIELDS, null),
             ...$this->safe(['name', 'kind', 'speed_change', 'taper']),
-            'speeds_rpm' => $speeds === [] ? null : array_map(static fn (string $rpm): float|string => is_numeric($rpm) ? (float) $rpm : $rpm, $speeds),
+            'speeds_rpm' => $speeds === []
+                ? null
+                : array_map(static fn (string $rpm): float|string => is_numeric($rpm) ? (float) $rpm : $rpm, $speeds),
             'speed_names' => $this->list('speed_names') === [] ? null : $this->list('speed_names'),
             'min_rpm' => $speeds === [] ? $this->number('min_rpm') : null,
             'max_rpm' => $speeds === [] ? $this->number('max_rpm') : null,
             'depth_scale' => $this->filled('scale_unit') ? array_filter([
-                'unit' => $this->string('scale_unit')->value(), 'graduation_mm' => $typed->length('scale_graduation'), 'travel_mm' => $typed->lengthOrNull('scale_travel'),
+                'unit' => $this->string('scale_unit')->value(),
+                'graduation_mm' => $typed->length('scale_graduation'),
+                'travel_mm' => $typed->lengthOrNull('scale_travel'),
             ], static fn (mixed $value): bool => $value !== null) : null,
             'chuck_max_mm' => $typed->lengthOrNull('chuck_max'),
             'through_bore_mm' => $typed->lengthOrNull('through_bore'),
@@ -72,7 +76,13 @@ final class MachineRequest extends FormRequest
     /** @return array{graduation_mm: float, divisions_per_turn: int, reads_diameter: bool}|null */
     private function dial(Typed $typed, string $name, bool $readsDiameter): ?array
     {
-        return $this->filled("{$name}_graduation") ? ['graduation_mm' => $typed->length("{$name}_graduation"), 'divisions_per_turn' => $this->integer("{$name}_divisions", 100), 'reads_diameter' => $readsDiameter] : null;
+        return $this->filled("{$name}_graduation")
+            ? [
+                'graduation_mm' => $typed->length("{$name}_graduation"),
+                'divisions_per_turn' => $this->integer("{$name}_divisions", 100),
+                'reads_diameter' => $readsDiameter,
+            ]
+            : null;
     }
 
     private function number(string $key): ?float
@@ -83,6 +93,11 @@ final class MachineRequest extends FormRequest
     /** @return list<string> parts divided by commas */
     private function list(string $key): array
     {
-        return array_values(array_filter(array_map(trim(...), preg_split('/[,;]/', $this->string($key)->value()) ?: []), static fn (string $part): bool => $part !== ''));
+        return array_values(
+            array_filter(
+                array_map(trim(...), preg_split('/[,;]/', $this->string($key)->value()) ?: []),
+                static fn (string $part): bool => $part !== '',
+            ),
+        );
     }
 }

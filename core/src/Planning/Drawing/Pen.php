@@ -78,7 +78,13 @@ final class Pen
         $this->arrow($x1, $at, $narrow ? 1 : -1, 0);
         $this->arrow($x2, $at, $narrow ? -1 : 1, 0);
         $wide = $this->letters(self::LENGTH_LETTERS * self::LETTER) < abs($x2 - $x1);
-        $this->text($wide ? ($x1 + $x2) / 2 : max($x1, $x2) + $this->letters($narrow ? 1.2 : 0.5), $at + $this->letters(0.3), $before, $wide ? 'middle' : 'start', $lengthMm ?? abs($x2 - $x1));
+        $this->text(
+            $wide ? ($x1 + $x2) / 2 : max($x1, $x2) + $this->letters($narrow ? 1.2 : 0.5),
+            $at + $this->letters(0.3),
+            $before,
+            $wide ? 'middle' : 'start',
+            $lengthMm ?? abs($x2 - $x1),
+        );
     }
 
     /** An upright dimension between two points, its line at `$at`. */
@@ -93,7 +99,14 @@ final class Pen
         $this->arrow($at, $y2, 0, $narrow ? ($y1 < $y2 ? -1 : 1) : ($y1 < $y2 ? 1 : -1));
         $long = $this->letters(self::LENGTH_LETTERS * self::LETTER) < abs($y2 - $y1);
         // Where the words do not fit between the arrows they go on above them, in the dimension's own lane.
-        $this->text($at - $this->letters(0.3), $long ? ($y1 + $y2) / 2 : max($y1, $y2) + $this->letters($narrow ? 1.2 : 0.5), $before, $long ? 'middle' : 'start', $lengthMm ?? abs($y2 - $y1), true);
+        $this->text(
+            $at - $this->letters(0.3),
+            $long ? ($y1 + $y2) / 2 : max($y1, $y2) + $this->letters($narrow ? 1.2 : 0.5),
+            $before,
+            $long ? 'middle' : 'start',
+            $lengthMm ?? abs($y2 - $y1),
+            true,
+        );
     }
 
     public function drawing(string $title): Drawing
@@ -110,13 +123,29 @@ final class Pen
                 array_push($ys, $shape->y - $shape->radius, $shape->y + $shape->radius);
             } else {
                 [$left, $right] = $this->extent($shape);
-                array_push($xs, $shape->upright ? $shape->x - $this->textMm : $shape->x + $left, $shape->upright ? $shape->x : $shape->x + $right);
-                array_push($ys, $shape->upright ? $shape->y + $left : $shape->y - $this->textMm * 0.3, $shape->upright ? $shape->y + $right : $shape->y + $this->textMm);
+                array_push(
+                    $xs,
+                    $shape->upright ? $shape->x - $this->textMm : $shape->x + $left,
+                    $shape->upright ? $shape->x : $shape->x + $right,
+                );
+                array_push(
+                    $ys,
+                    $shape->upright ? $shape->y + $left : $shape->y - $this->textMm * 0.3,
+                    $shape->upright ? $shape->y + $right : $shape->y + $this->textMm,
+                );
             }
         }
         $margin = $this->letters(0.6);
 
-        return new Drawing($title, min([0, ...$xs]) - $margin, min([0, ...$ys]) - $margin, max([0, ...$xs]) + $margin, max([0, ...$ys]) + $margin, $this->textMm, $this->shapes);
+        return new Drawing(
+            $title,
+            min([0, ...$xs]) - $margin,
+            min([0, ...$ys]) - $margin,
+            max([0, ...$xs]) + $margin,
+            max([0, ...$ys]) + $margin,
+            $this->textMm,
+            $this->shapes,
+        );
     }
 
     /** @return array{float, float} how far words reach from their point to both sides */

@@ -14,8 +14,14 @@ final readonly class Text extends Result
      * @param  string  $before  what stands before the length: `⌀ ` for one; or all there is
      * @param  bool  $upright  turned a quarter to the left, as along an upright dimension
      */
-    public function __construct(public float $x, public float $y, public string $anchor, public string $before, public ?float $lengthMm = null, public bool $upright = false)
-    {
+    public function __construct(
+        public float $x,
+        public float $y,
+        public string $anchor,
+        public string $before,
+        public ?float $lengthMm = null,
+        public bool $upright = false,
+    ) {
     }
 
     public function toArray(): array
