@@ -13,7 +13,7 @@ use MillStep\Core\Learning\BoundHole;
 use MillStep\Core\Learning\LessonFigures as CoreFigures;
 use MillStep\Core\Measure\Length;
 use MillStep\Core\Planning\Figure;
-use MillStep\Core\Planning\HolePlan;
+use MillStep\Core\Planning\Hole\HolePlan;
 
 /** Gathers a lesson's machine, crib, part and policy and has the core plan its hole. */
 final class LessonFigures

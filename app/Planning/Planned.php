@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Planning;
 
 use MillStep\Core\Planning\Drawing\Drawing;
-use MillStep\Core\Planning\LayoutResult;
+use MillStep\Core\Planning\Layout\LayoutResult;
 use MillStep\Core\Planning\PlanQuestions;
 use MillStep\Core\Planning\PlanResult;
 use MillStep\Core\Workshop\MachineSpec;

@@ -6,9 +6,9 @@ namespace App\Workshop;
 
 use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Measure\Size;
-use MillStep\Core\Planning\StandardCentreDrill;
-use MillStep\Core\Planning\TapType;
-use MillStep\Core\Planning\ThreadTable;
+use MillStep\Core\Planning\Lathe\StandardCentreDrill;
+use MillStep\Core\Planning\Thread\TapType;
+use MillStep\Core\Planning\Thread\ThreadTable;
 
 /** Puts one tool into a crib. What was typed (3/8, #7, M6) is understood by the core and kept by its proper name. */
 final class SaveTool

@@ -37,6 +37,9 @@ install_composer() {
       || { tail -20 "$LOGS/composer.log" >&2; die "Composer could not install; see $LOGS/composer.log."; }
     stamp composer "$want"
   fi
+  # The map of classes knows files by their places: whoever pulls a change that moves some has it written anew.
+  want=$(find app core/src packages -name '*.php' | sort | sha256sum | cut -d' ' -f1)
+  fresh classes "$want" || { composer dump-autoload --optimize --quiet --no-scripts >>"$LOGS/composer.log" 2>&1 && stamp classes "$want"; }
 }
 
 install_npm() {

@@ -33,14 +33,14 @@ it('reads every material of the shipped table', function (): void {
 it('loads every shipped table, each of its rows checked', function (callable $load, int $rows): void {
     expect($load())->toHaveCount($rows);
 })->with([
-    'feeds' => [fn (): array => array_merge(...array_values(MillStep\Core\Planning\FeedTable::bands())), 63],
+    'feeds' => [fn (): array => array_merge(...array_values(MillStep\Core\Planning\Cutting\FeedTable::bands())), 63],
     'limits' => [fn (): array => array_merge(...array_values(MillStep\Core\Measure\FitTable::bands())), 42],
     'tapers' => [fn (): array => MillStep\Core\Workshop\MorseTaper::drills(), 7],
-    'taps' => [fn (): array => MillStep\Core\Planning\TapType::all(), 6],
-    'centre drills' => [fn (): array => MillStep\Core\Planning\StandardCentreDrill::all(), 20],
+    'taps' => [fn (): array => MillStep\Core\Planning\Thread\TapType::all(), 6],
+    'centre drills' => [fn (): array => MillStep\Core\Planning\Lathe\StandardCentreDrill::all(), 20],
     'holding' => [fn (): array => MillStep\Core\Setup\Workholding::all(), 16],
-    'reamers by machine' => [fn (): array => MillStep\Core\Planning\ReamAllowance::shipped('machine'), 5],
-    'reamers by hand' => [fn (): array => MillStep\Core\Planning\ReamAllowance::shipped('hand'), 5],
+    'reamers by machine' => [fn (): array => MillStep\Core\Planning\Ream\ReamAllowance::shipped('machine'), 5],
+    'reamers by hand' => [fn (): array => MillStep\Core\Planning\Ream\ReamAllowance::shipped('hand'), 5],
     'doubts' => [fn (): array => MillStep\Core\Reference\Uncertainty::marks(), 63],
 ]);
 

@@ -14,7 +14,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use MillStep\Core\Exception\CoreException;
 use MillStep\Core\Planning\Figure;
-use MillStep\Core\Planning\SectionDrawing;
+use MillStep\Core\Planning\Hole\SectionDrawing;
 
 /** A lesson with its figures computed for the machine, crib and part that it is bound to. */
 final class LessonResource extends JsonResource

@@ -6,9 +6,9 @@ namespace App\Planning\Files;
 
 use App\Planning\Planned;
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\LayoutHole;
-use MillStep\Core\Planning\LayoutResult;
-use MillStep\Core\Planning\LayoutSetting;
+use MillStep\Core\Planning\Layout\LayoutHole;
+use MillStep\Core\Planning\Layout\LayoutResult;
+use MillStep\Core\Planning\Layout\LayoutSetting;
 use MillStep\Core\Planning\PlanStep;
 
 /** The table of a plan for a spreadsheet: coordinates of a layout, operations of a sequence. */

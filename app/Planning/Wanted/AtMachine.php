@@ -11,7 +11,7 @@ use App\Workshop\MaterialRow;
 use App\Workshop\Policy;
 use App\Workshop\ToolsAtHand;
 use Illuminate\Validation\ValidationException;
-use MillStep\Core\Planning\HoleRequest;
+use MillStep\Core\Planning\Hole\HoleRequest;
 
 /** The machine, the cribs, the material and the policy that a sequence is planned for. */
 final readonly class AtMachine

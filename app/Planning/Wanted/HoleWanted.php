@@ -9,9 +9,9 @@ use App\Planning\PlanKind;
 use App\Planning\Planned;
 use Illuminate\Validation\Rule;
 use MillStep\Core\Fields;
-use MillStep\Core\Planning\HolePlan;
-use MillStep\Core\Planning\LatheSupport;
-use MillStep\Core\Planning\SectionDrawing;
+use MillStep\Core\Planning\Hole\HolePlan;
+use MillStep\Core\Planning\Hole\SectionDrawing;
+use MillStep\Core\Planning\Lathe\LatheSupport;
 use MillStep\Core\Setup\Workholding;
 
 /** One hole, at a drill press or on a lathe. */

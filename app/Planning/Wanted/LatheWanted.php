@@ -11,11 +11,11 @@ use App\Workshop\Bar;
 use Illuminate\Validation\Rule;
 use MillStep\Core\Fields;
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\BatchDrawing;
-use MillStep\Core\Planning\ClassBars;
-use MillStep\Core\Planning\LathePlan;
-use MillStep\Core\Planning\LatheSupport;
+use MillStep\Core\Planning\Lathe\BatchDrawing;
+use MillStep\Core\Planning\Lathe\LathePlan;
+use MillStep\Core\Planning\Lathe\LatheSupport;
 use MillStep\Core\Planning\PlanResult;
+use MillStep\Core\Planning\Stock\ClassBars;
 
 /** A batch of rings or bushes from one bar, or one piece at its end; and bars for a whole class. */
 final readonly class LatheWanted implements Wanted

@@ -13,8 +13,8 @@ use App\Workshop\ToolsAtHand;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Fields;
-use MillStep\Core\Planning\LayoutDrawing;
-use MillStep\Core\Planning\LayoutPlan;
+use MillStep\Core\Planning\Layout\LayoutDrawing;
+use MillStep\Core\Planning\Layout\LayoutPlan;
 use MillStep\Core\Workshop\ShopPolicy;
 
 /** The holes of a plate, as they are marked out. */

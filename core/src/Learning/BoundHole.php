@@ -7,7 +7,7 @@ namespace MillStep\Core\Learning;
 use MillStep\Core\Exception\CoreException;
 use MillStep\Core\Exception\NoCandidate;
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\HolePlan;
+use MillStep\Core\Planning\Hole\HolePlan;
 use MillStep\Core\Planning\PlanResult;
 use MillStep\Core\Planning\PlanStep;
 use MillStep\Core\Workshop\Material;

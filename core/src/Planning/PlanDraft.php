@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace MillStep\Core\Planning;
 
 use MillStep\Core\Measure\Length;
+use MillStep\Core\Planning\Cutting\Cutting;
+use MillStep\Core\Planning\Cutting\SpeedVerdict;
+use MillStep\Core\Planning\Hole\DeepHole;
+use MillStep\Core\Planning\Hole\HoldingPlan;
 use MillStep\Core\Workshop\MachineSpec;
 use MillStep\Core\Workshop\Material;
 use MillStep\Core\Workshop\ShopPolicy;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Planning;
 
 use MillStep\Core\Measure\Length;
+use MillStep\Core\Planning\Hole\Peck;
 use MillStep\Core\Result;
 
 /** One operation of a plan. What an operation has not is left out of its JSON. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Setup;
 
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\FeedTable;
+use MillStep\Core\Planning\Cutting\FeedTable;
 
 /** Holding the work against turning and lifting, and what lies under the hole. Each method is one rule. */
 final class HoldingRules

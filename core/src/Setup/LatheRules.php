@@ -6,8 +6,8 @@ namespace MillStep\Core\Setup;
 
 use MillStep\Core\Fields;
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\CentreDrillVerdict;
-use MillStep\Core\Planning\CentreVerdict;
+use MillStep\Core\Planning\Lathe\CentreDrillVerdict;
+use MillStep\Core\Planning\Lathe\CentreVerdict;
 
 /** What is said of lathe work only. Each method is one rule. */
 final class LatheRules

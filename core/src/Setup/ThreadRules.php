@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Setup;
 
-use MillStep\Core\Planning\ThreadForm;
+use MillStep\Core\Planning\Thread\ThreadForm;
 
 /** Tapping and reaming. Each method is one rule. */
 final class ThreadRules

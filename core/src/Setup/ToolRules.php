@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Setup;
 
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\DrillPoint;
+use MillStep\Core\Planning\Hole\DrillPoint;
 
 /** The tool for this material and this hole. Each method is one rule. */
 final class ToolRules

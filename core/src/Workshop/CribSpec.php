@@ -7,8 +7,8 @@ namespace MillStep\Core\Workshop;
 use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Fields;
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\Thread;
-use MillStep\Core\Planning\ThreadTable;
+use MillStep\Core\Planning\Thread\Thread;
+use MillStep\Core\Planning\Thread\ThreadTable;
 
 /** The tools at hand. A list that is left out means that nothing is said about it, an empty one that there are none. */
 final readonly class CribSpec

@@ -7,8 +7,8 @@ namespace MillStep\Core\Workshop;
 use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Fields;
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\DialMove;
-use MillStep\Core\Planning\DialReading;
+use MillStep\Core\Planning\Lathe\DialMove;
+use MillStep\Core\Planning\Lathe\DialReading;
 
 /** A handwheel's dial: what a division moves, how many make a turn, and whether it shows radius or diameter. */
 final readonly class Dial

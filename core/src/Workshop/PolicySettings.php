@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Workshop;
 
-use MillStep\Core\Planning\PilotSchool;
-use MillStep\Core\Planning\ReamSchool;
+use MillStep\Core\Planning\Hole\PilotSchool;
+use MillStep\Core\Planning\Ream\ReamSchool;
 
 /**
  * The list of what a shop may decide: of which kind each setting is, within which limits, the careful value where

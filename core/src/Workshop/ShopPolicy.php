@@ -8,8 +8,8 @@ use MillStep\Core\Competency\Stage;
 use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Fields;
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\PilotSchool;
-use MillStep\Core\Planning\ReamSchool;
+use MillStep\Core\Planning\Hole\PilotSchool;
+use MillStep\Core\Planning\Ream\ReamSchool;
 
 /** The shop's schools, caps and limits. What a shop has not set stands at the careful value of PolicySettings. */
 final readonly class ShopPolicy

@@ -61,15 +61,19 @@ final class Mutants
     public static function files(string $core): array
     {
         $files = [
-            'Planning/ThreadForm.php', 'Planning/ReamAllowance.php', 'Workshop/Speeds.php', 'Workshop/Drill.php',
-            'Workshop/CentreDrill.php', 'Planning/CentreDrillRange.php', 'Measure/Size.php', 'Assessment/Criterion.php',
+            'Planning/Thread/ThreadForm.php', 'Planning/Ream/ReamAllowance.php', 'Workshop/Speeds.php', 'Workshop/Drill.php',
+            'Workshop/CentreDrill.php', 'Planning/Lathe/CentreDrillRange.php', 'Measure/Size.php', 'Assessment/Criterion.php',
             'Competency/Ledger/Ledger.php', 'Competency/Scope.php', 'Competency/PrerequisiteStanding.php',
         ];
-        preg_match_all('/=> (\w+)\\\\(\w+)::class/', (string) file_get_contents("$core/src/Operations.php"), $found, PREG_SET_ORDER);
+        $operations = (string) file_get_contents("$core/src/Operations.php");
+        // However deep the room lies; one that was not read would be one that is not spoilt.
+        if (preg_match_all('/=> ([\w\\\\]+)\\\\(\w+)::class/', $operations, $found, PREG_SET_ORDER) !== substr_count($operations, '::class,')) {
+            throw new \LogicException('An operation of Operations.php was not read.');
+        }
         foreach ($found as [, $room, $class]) {
             // Plans and the review are composed of these; they have tests of their own.
             if (! in_array($class, ['HolePlan', 'LathePlan', 'LayoutPlan', 'SetupReview'], true)) {
-                $files[] = "$room/$class.php";
+                $files[] = strtr($room, '\\', '/')."/$class.php";
             }
         }
 

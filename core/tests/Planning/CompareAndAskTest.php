@@ -5,10 +5,10 @@ declare(strict_types=1);
 use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Fields;
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\ClassBars;
-use MillStep\Core\Planning\HolePlan;
+use MillStep\Core\Planning\Hole\HolePlan;
 use MillStep\Core\Planning\PlanChanges;
 use MillStep\Core\Planning\PlanQuestions;
+use MillStep\Core\Planning\Stock\ClassBars;
 
 require_once __DIR__.'/helpers.php';
 

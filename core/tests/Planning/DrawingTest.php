@@ -3,12 +3,12 @@
 declare(strict_types=1);
 
 use MillStep\Core\Fields;
-use MillStep\Core\Planning\BatchDrawing;
-use MillStep\Core\Planning\HolePlan;
-use MillStep\Core\Planning\LathePlan;
-use MillStep\Core\Planning\LayoutDrawing;
-use MillStep\Core\Planning\LayoutPlan;
-use MillStep\Core\Planning\SectionDrawing;
+use MillStep\Core\Planning\Hole\HolePlan;
+use MillStep\Core\Planning\Hole\SectionDrawing;
+use MillStep\Core\Planning\Lathe\BatchDrawing;
+use MillStep\Core\Planning\Lathe\LathePlan;
+use MillStep\Core\Planning\Layout\LayoutDrawing;
+use MillStep\Core\Planning\Layout\LayoutPlan;
 
 require_once __DIR__.'/helpers.php';
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Planning\TapType;
+use MillStep\Core\Planning\Thread\TapType;
 
 require_once __DIR__.'/helpers.php';
 

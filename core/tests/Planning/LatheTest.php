@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Planning\CentreDrillRange;
-use MillStep\Core\Planning\StandardCentreDrill;
+use MillStep\Core\Planning\Lathe\CentreDrillRange;
+use MillStep\Core\Planning\Lathe\StandardCentreDrill;
 
 it('turns down in equal cuts, none deeper than allowed, ending at the size', function (): void {
     foreach (draws(120, 10, 60, 5) as $start) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Planning\StandardCentreDrill;
+use MillStep\Core\Planning\Lathe\StandardCentreDrill;
 
 require_once __DIR__.'/helpers.php';
 

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Planning\ThreadTable;
+use MillStep\Core\Planning\Thread\ThreadTable;
 
 /** @return list<array{designation: string, diameter_mm: float}> */
 function tenths(float $from = 1, float $to = 13): array

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\DeepHole;
-use MillStep\Core\Planning\FeedTable;
-use MillStep\Core\Planning\WorkFriction;
+use MillStep\Core\Planning\Cutting\FeedTable;
+use MillStep\Core\Planning\Hole\DeepHole;
+use MillStep\Core\Planning\Hole\WorkFriction;
 use MillStep\Core\Setup\Workholding;
 use MillStep\Core\Workshop\MaterialTable;
 

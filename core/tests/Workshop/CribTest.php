@@ -7,7 +7,7 @@ require_once __DIR__.'/../Planning/helpers.php';
 use MillStep\Core\Exception\InvalidInput;
 use MillStep\Core\Fields;
 use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\ThreadTable;
+use MillStep\Core\Planning\Thread\ThreadTable;
 use MillStep\Core\Workshop\CribSpec;
 use MillStep\Core\Workshop\Drill;
 use MillStep\Core\Workshop\DrillSeries;

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Cutting;
+
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Planning\Figure;
+use MillStep\Core\Planning\Hole\DeepHole;
+use MillStep\Core\Reference\BrokenTable;
+use MillStep\Core\Reference\Uncertainty;
+use MillStep\Core\Workshop\MachineSpec;
+use MillStep\Core\Workshop\Material;
+use MillStep\Core\Workshop\ShopPolicy;
+use MillStep\Core\Workshop\SpeedSchool;
+
+/** Speed and feed of one tool on this machine, by the schools in force, with their working. */
+final readonly class Cutting
+{
+    private function __construct(
+        public SpeedChoice $speed,
+        public float $factor,
+        public float $feedMmRev,
+        public ?float $limitRpm,
+        public bool $bySchool,
+        public Figure $speedFigure,
+        public Figure $feedFigure,
+    ) {
+    }
+
+    /**
+     * @param  string  $operation  a row of operation_speed_factors.csv
+     * @param  float  $feedFactor  against the drilling feed of that diameter
+     *
+     * @throws BrokenTable
+     */
+    public static function of(
+        MachineSpec $machine,
+        Material $material,
+        ShopPolicy $policy,
+        Length $diameter,
+        string $operation,
+        ?DeepHole $deep = null,
+        float $feedFactor = 1.0,
+    ): self {
+        $factor = OperationFactors::of($operation) * ($deep->speedFactor ?? 1.0);
+        $bySchool = $policy->speedSchool === SpeedSchool::Shop;
+        $limits = array_filter([$policy->learnerCapRpm, $bySchool ? $policy->shopSpeedRpm : null], is_float(...));
+        $limit = $limits === [] ? null : min($limits);
+        $speed = (new SpindleSpeed($material->cuttingSpeedMMin, $diameter, $factor, $machine->speeds, $limit))->compute();
+        $table = FeedTable::feed($material->group, $diameter);
+        $feed = $table * ($deep->feedFactor ?? 1.0) * $feedFactor;
+        $row = FeedTable::row($material->group, $diameter);
+
+        return new self($speed, $factor, $feed, $limit, $bySchool,
+            Figure::number('rpm', 'rpm', $speed->chosenRpm, $bySchool ? 'speed.shop' : 'speed.'.$speed->verdict->value, 'n = 1000 · v · k / (π · d)', [
+                'v_m_min' => $material->cuttingSpeedMMin, 'k' => $factor, 'd_mm' => $diameter->inMm(),
+                'n_rpm' => $speed->targetRpm, ...($limit === null ? [] : ['limit_rpm' => $limit]),
+            ])->teaching(
+                $material->unsure('hss_drilling_speed_teach_m_min') ?? Uncertainty::of(
+                    'operation_speed_factors.csv',
+                    $operation,
+                    'factor_teach',
+                ),
+            ),
+            Figure::number(
+                'feed_mm_rev',
+                'mm_rev',
+                $feed,
+                'feed',
+                'f = table · k',
+                ['table_mm_rev' => $table, 'k' => $feed / $table],
+            )->teaching(Uncertainty::of('feeds.csv', $row, 'feed_mm_rev')));
+    }
+
+    /** Even the slowest speed is well over what the tool wants, or over what the shop allows. */
+    public function machineTooFast(): bool
+    {
+        return $this->speed->chosenRpm > 1.25 * $this->speed->targetRpm
+            || ($this->limitRpm !== null && $this->speed->chosenRpm > $this->limitRpm);
+    }
+
+    public function wantedRpm(): float
+    {
+        return min($this->speed->targetRpm, $this->limitRpm ?? INF);
+    }
+
+    /** How the speed was found, in a sentence, with the school in force. */
+    public function words(): string
+    {
+        return match (true) {
+            $this->bySchool => sprintf('Speed: one slow shop speed, the school in force, %d rpm.', $this->speed->chosenRpm),
+            $this->speed->verdict === SpeedVerdict::Capped => sprintf(
+                'Speed: %d rpm, the greatest under the shop\'s cap for learners.',
+                $this->speed->chosenRpm,
+            ),
+            $this->speed->verdict === SpeedVerdict::MachineTooFast => sprintf(
+                'Speed: by surface speed %d rpm; the slowest here is %d.',
+                $this->speed->targetRpm,
+                $this->speed->chosenRpm,
+            ),
+            default => sprintf('Speed: by surface speed %d rpm, rounded down to %d.', $this->speed->targetRpm, $this->speed->chosenRpm),
+        };
+    }
+
+    public function timeS(Length $travel): float
+    {
+        return 60 * $travel->inMm() / ($this->feedMmRev * $this->speed->chosenRpm);
+    }
+}

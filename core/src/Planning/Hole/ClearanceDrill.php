@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Hole;
+
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Result;
+use MillStep\Core\Workshop\Drill;
+
+final readonly class ClearanceDrill extends Result
+{
+    public function __construct(
+        public Length $ideal,
+        public Drill $drill,
+    ) {
+    }
+}

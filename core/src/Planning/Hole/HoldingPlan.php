@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Hole;
+
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Planning\Cutting\FeedTable;
+use MillStep\Core\Planning\Figure;
+use MillStep\Core\Reference\Uncertainty;
+use MillStep\Core\Setup\DrillingTorque;
+use MillStep\Core\Setup\Holding;
+use MillStep\Core\Setup\HoldingCheck;
+use MillStep\Core\Setup\HoldingVerdict;
+use MillStep\Core\Setup\Workholding;
+use MillStep\Core\Workshop\Material;
+use MillStep\Core\Workshop\ShopPolicy;
+
+/** How the work is held against the largest drill's grab: what was asked for, or the first usual way that does it. */
+final readonly class HoldingPlan
+{
+    private function __construct(
+        public Workholding $holding,
+        public Holding $check,
+        public float $forceN,
+        public Length $lever,
+        public float $torqueNm,
+        public Figure $figure,
+        public ?string $missing,
+    ) {
+    }
+
+    /** @param  'drill_press'|'lathe'  $machineKind */
+    public static function of(
+        string $machineKind,
+        Material $material,
+        ShopPolicy $policy,
+        Length $largest,
+        Length $lever,
+        ?Workholding $asked,
+        bool $round,
+    ): self {
+        $feed = FeedTable::feed($material->group, $largest);
+        $torque = (new DrillingTorque($largest, $feed, $material->cuttingForceNMm2))->compute()->torqueNm;
+        $friction = WorkFriction::of($material->group);
+        $check = static fn (Workholding $holding): Holding => (new HoldingCheck($torque, $policy->grabFactor, $holding->method, $holding->resistingForceN($friction), $lever))->compute();
+        $usual = array_filter(
+            Workholding::all(),
+            static fn (Workholding $holding): bool => $holding->suits($machineKind, $largest) && (
+                $machineKind === 'lathe'
+                || $holding->forRoundWork() === $round
+            ),
+        );
+        $best = null;
+        foreach ($usual as $holding) {
+            $best ??= $holding;
+            if ($check($holding)->verdict === HoldingVerdict::Holds) {
+                $best = $holding;
+                break;
+            }
+        }
+        $best ??= Workholding::get($machineKind === 'lathe' ? 'three_jaw_chuck' : ($round ? 'v_block_clamped' : 'vice_bolted'));
+        $chosen = $asked ?? $best;
+        $judged = $check($chosen);
+        $force = $chosen->resistingForceN($friction);
+        $missing = null;
+        if ($judged->verdict !== HoldingVerdict::Holds || ! $chosen->resistsTurning || ! $chosen->resistsLifting) {
+            $missing = sprintf(
+                '%s does not hold: %.1f N·m is asked for with the margin of 1.5, it resists %.1f N·m.%s',
+                ucfirst($chosen->description),
+                1.5 * $judged->demandNm,
+                $chosen->resistsTurning ? $judged->capacityNm : 0,
+                match (true) {
+                    $best->method !== $chosen->method => ' Use instead: '.$best->description.'.',
+                    $machineKind === 'lathe' => ' Take larger stock or a smaller drill, or hold it in a fixture.',
+                    default => ' Grip further out, or use a fixture.',
+                },
+            );
+        }
+
+        return new self($chosen, $judged, $force, $lever, $torque,
+            Figure::number('demand_nm', 'nm', $judged->demandNm, 'holding', 'M = kc · f · d² / 8000 · grab', [
+                'kc' => $material->cuttingForceNMm2, 'f_mm_rev' => $feed, 'd_mm' => $largest->inMm(),
+                'grab' => $policy->grabFactor, 'F_n' => $force, 'lever_mm' => $lever->inMm(),
+                'resists_nm' => $judged->capacityNm,
+            ])->teaching(
+                $material->unsure('specific_cutting_force_kc_N_mm2') ?? Uncertainty::of(
+                    'workholding.csv',
+                    $chosen->method,
+                    'typical_force_teach_N',
+                ),
+            ),
+            $missing);
+    }
+
+    public function words(ShopPolicy $policy): string
+    {
+        return sprintf(
+            'When the drill grabs it may twist with %.1f N·m (%.3g times the cutting torque); this holding resists %.1f N·m.',
+            $this->check->demandNm,
+            $policy->grabFactor,
+            $this->check->capacityNm,
+        );
+    }
+
+    /** @return array<string, mixed> as a plan's answer has it */
+    public function toArray(): array
+    {
+        return [
+            'method' => $this->holding->method,
+            'description' => $this->holding->description,
+            'resisting_force_n' => $this->forceN,
+            'lever_mm' => $this->lever->inMm(),
+            ...$this->check->toArray(),
+        ];
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Hole;
+
+use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Exception\Impossible;
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Fields;
+use MillStep\Core\Measure\FitTable;
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Measure\Limits;
+use MillStep\Core\Planning\Thread\Thread;
+use MillStep\Core\Planning\Thread\ThreadTable;
+
+/** The hole that is wanted, as one would say it. */
+final readonly class HoleRequest
+{
+    public const PURPOSES = ['plain', 'clearance', 'tapped', 'reamed'];
+
+    /**
+     * @param  Length|null  $depth  of a blind hole, at full diameter; of a through hole, what is tapped of it at a time
+     * @param  string|null  $fit  class of the limits, H7 for one
+     * @param  Limits|null  $limits  of the finished diameter, where a class was named
+     * @param  'hand'|'machine'|null  $reamer  asked for; null takes what fits
+     */
+    private function __construct(
+        public string $purpose,
+        public ?Length $diameter,
+        public ?Thread $thread,
+        public bool $through,
+        public ?Length $depth,
+        public ?Length $positionTolerance,
+        public ?string $fit,
+        public ?Limits $limits,
+        public ?string $reamer,
+    ) {
+    }
+
+    /**
+     * `{purpose, diameter_mm? | thread? | fastener?, through, depth_mm?, position_tolerance_mm?, fit?, reamer?}`
+     *
+     * @throws InvalidInput
+     * @throws CoreException when a blind hole is deeper than the stock, or the size lies beyond the table of limits
+     */
+    public static function fromFields(Fields $fields, Length $thickness): self
+    {
+        $purpose = $fields->choice('purpose', self::PURPOSES);
+        $through = $fields->flag('through', true);
+        $diameter = in_array($purpose, ['plain', 'reamed'], true) ? $fields->length('diameter_mm') : null;
+        $fit = $fields->has('fit') ? $fields->text('fit') : null;
+        $hole = new self(
+            $purpose,
+            $diameter,
+            match ($purpose) {
+                'tapped' => ThreadTable::shipped()->get($fields->text('thread'), 'hole'),
+                'clearance' => ThreadTable::shipped()->get($fields->text('fastener'), 'hole'),
+                default => null,
+            },
+            $through,
+            $through ? null : $fields->length('depth_mm'),
+            $fields->has('position_tolerance_mm') ? $fields->length('position_tolerance_mm') : null,
+            $fit,
+            $fit !== null && $diameter !== null ? FitTable::limits($fit, $diameter) : null,
+            $fields->has('reamer') ? $fields->choice('reamer', ['hand', 'machine']) : null,
+        );
+        if ($hole->depth?->isAtLeast($thickness) === true) {
+            throw Impossible::because(
+                'hole',
+                sprintf('A blind hole %.4g mm deep does not fit into %.4g mm of stock.', $hole->depth->inMm(), $thickness->inMm()),
+            );
+        }
+
+        return $hole;
+    }
+
+    /** The same hole, no deeper tapped than this at a time. */
+    public function tappedInPieces(Length $each): self
+    {
+        return new self(...[...get_object_vars($this), 'depth' => $each]);
+    }
+
+    /** The widest that anything cuts, as far as the request says. */
+    public function largest(): Length
+    {
+        return $this->diameter ?? $this->thread->major ?? Length::zero();
+    }
+
+    /** @throws InvalidInput when none was named */
+    public function theThread(): Thread
+    {
+        return $this->thread ?? throw InvalidInput::at('hole', 'hole. thread is missing; name one like M8 or 1/4-20.');
+    }
+
+    /** As a drawing says it: `⌀9 through`, `M8x1.25, 15 deep`, `⌀10 H7 through`. */
+    public function words(): string
+    {
+        $size = match ($this->purpose) {
+            'tapped' => $this->theThread()->designation,
+            'clearance' => 'clearance for '.$this->theThread()->designation,
+            default => sprintf('⌀%.6g', $this->largest()->inMm()).($this->fit === null ? '' : ' '.$this->fit).($this->purpose === 'reamed' ? ' reamed' : ''),
+        };
+
+        return $this->through || $this->depth === null ? "$size through" : sprintf('%s, %.6g deep', $size, $this->depth->inMm());
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Lathe;
+
+use MillStep\Core\Result;
+
+final readonly class CentreCheck extends Result
+{
+    public function __construct(
+        public float $fraction,
+        public CentreVerdict $verdict,
+    ) {
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Lathe;
+
+use MillStep\Core\Fields;
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Operation;
+use MillStep\Core\Workshop\CentreDrill;
+
+/** How deep to go for so much of the 60° cone, and how wide its mouth is then. */
+final readonly class CentreDrillDepth implements Operation
+{
+    /** So much of the cone carries a live centre well: from four fifths to nine tenths. */
+    public const USUAL = 0.85;
+
+    public function __construct(public CentreDrill $drill, public Length $pilotLength, public float $fraction)
+    {
+    }
+
+    public static function fromFields(Fields $fields): static
+    {
+        $drill = CentreDrill::fromFields($fields);
+        $fraction = $fields->notNegative('fraction', self::USUAL);
+
+        return $fraction <= 1 ? new self($drill, $fields->length('pilot_length_mm'), $fraction)
+            : throw $fields->fault('fraction', 'must be at most 1, the whole cone');
+    }
+
+    public function compute(): CentreDepth
+    {
+        $cone = $this->drill->flare()->times(0.5 / tan(deg2rad(30)));
+
+        return new CentreDepth(
+            $cone,
+            $this->pilotLength->plus($cone->times($this->fraction)),
+            $this->drill->pilot->plus($this->drill->flare()->times($this->fraction)),
+        );
+    }
+}

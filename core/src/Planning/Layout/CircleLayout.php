@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Layout;
+
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Result;
+
+final readonly class CircleLayout extends Result
+{
+    /** @param  list<Point>  $points */
+    public function __construct(
+        public array $points,
+        public Length $chord,
+        public ?Length $ligament,
+    ) {
+    }
+
+    /** One hole has no neighbour and so no ligament. */
+    public function toArray(): array
+    {
+        return array_filter(parent::toArray(), static fn (mixed $value): bool => $value !== null);
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Ream;
+
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Result;
+use MillStep\Core\Workshop\Drill;
+
+final readonly class ReamPreparation extends Result
+{
+    public function __construct(
+        public Drill $preDrill,
+        public Length $allowance,
+        public ReamWindow $window,
+        public ReamVerdict $verdict,
+    ) {
+    }
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Ream;
+
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Result;
+
+final readonly class ReamWindow extends Result
+{
+    public function __construct(
+        public Length $min,
+        public Length $max,
+    ) {
+    }
+}

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Stock;
+
+use MillStep\Core\Exception\Impossible;
+use MillStep\Core\Fields;
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Operation;
+
+/** How many bars a list of pieces takes, and which pieces come off which bar. */
+final readonly class CutList implements Operation
+{
+    private const MOST_PIECES = 5_000;
+
+    /** @param  list<float>  $lengths one entry a piece, in millimetres, longest first */
+    private function __construct(public float $barLengthMm, public float $kerfMm, public float $usableMm, public array $lengths)
+    {
+    }
+
+    public static function fromFields(Fields $fields): static
+    {
+        $bar = $fields->length('bar_length_mm');
+        $kerf = $fields->lengthOrZero('kerf_mm');
+        $usable = $bar->minus($fields->lengthOrZero('end_trim_mm', 0));
+        if (! $usable->isGreaterThan(Length::zero())) {
+            throw Impossible::because('end_trim_mm', 'Nothing is left of the bar once its end is trimmed.');
+        }
+        $lengths = [];
+        foreach ($fields->objects('pieces', 1) as $piece) {
+            $length = $piece->length('length_mm');
+            $quantity = $piece->integer('quantity', 0);
+            if ($length->isGreaterThan($usable)) {
+                throw Impossible::because(
+                    'pieces',
+                    sprintf('A piece of %.5g mm does not fit into the %.5g mm that a bar gives.', $length->inMm(), $usable->inMm()),
+                );
+            }
+            if (count($lengths) + $quantity > self::MOST_PIECES) {
+                throw $fields->fault('pieces', 'must come to at most 5 000 pieces');
+            }
+            array_push($lengths, ...array_fill(0, $quantity, $length->inMm()));
+        }
+        if ($lengths === []) {
+            throw $fields->fault('pieces', 'must come to at least one piece');
+        }
+        rsort($lengths);
+
+        return new self($bar->inMm(), $kerf->inMm(), $usable->inMm(), $lengths);
+    }
+
+    public function compute(): CutPlan
+    {
+        // A kerf more of bar and of every piece makes the last piece's missing cut come out even.
+        $capacity = $this->usableMm + $this->kerfMm;
+        $costs = array_map(fn (float $length): float => $length + $this->kerfMm, $this->lengths);
+        $lowerBound = (int) ceil(array_sum($costs) / $capacity - 1e-9);
+        $layout = (new BarPacking($costs, $capacity))->pack();
+
+        return new CutPlan(
+            count($layout),
+            $lowerBound,
+            array_map(fn (array $bar): array => array_map(fn (int $piece): float => $this->lengths[$piece], $bar), $layout),
+            Length::mm(count($layout) * $this->barLengthMm - array_sum($this->lengths)),
+        );
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Thread;
+
+use MillStep\Core\Measure\Length;
+use MillStep\Core\Result;
+
+final readonly class TapDrillCandidate extends Result
+{
+    public function __construct(
+        public string $designation,
+        public Length $diameter,
+        public float $percent,
+    ) {
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Thread;
+
+use MillStep\Core\Workshop\CribSpec;
+
+/** Which taps of a crib make a thread: those that tap_choice asks for, or the nearest that do it soundly. */
+final readonly class TapsAtHand
+{
+    /** What else makes a through hole or a blind one, the best first. */
+    private const THROUGH = [['spiral_point'], ['taper'], ['second'], ['spiral_flute']];
+
+    private const BLIND = [
+        ['spiral_flute'], ['taper', 'second', 'bottoming'], ['taper', 'bottoming'], ['second', 'bottoming'],
+        ['taper', 'second'], ['second'],
+    ];
+
+    /** @param  non-empty-list<TapType>  $taps in working order */
+    private function __construct(public array $taps, public bool $reverses, public string $reason, public bool $instead)
+    {
+    }
+
+    /** Null when the crib has no taps that do it. */
+    public static function of(TapSequence $wanted, Thread $thread, CribSpec $crib, bool $through, string $materialGroup): ?self
+    {
+        foreach ([$wanted->sequence, ...($through ? self::THROUGH : self::BLIND)] as $index => $sequence) {
+            $missing = array_filter($sequence, static fn (string $type): bool => ! $crib->hasTap($thread, $type));
+            if ($missing === []) {
+                $taps = array_map(TapType::of(...), $sequence);
+
+                $straight = $taps[0]->hasStraightFlutes();
+
+                return new self(
+                    $taps,
+                    $straight && $materialGroup !== 'cast_iron',
+                    $index === 0 ? $wanted->reason : ($straight ? 'Straight flutes stand in: the longest lead first.' : 'It stands in: the chip comes up its flutes.'),
+                    $index > 0,
+                );
+            }
+        }
+
+        return null;
+    }
+
+    /** How many threads at the tip of the tap that finishes the thread are not full. */
+    public function leadThreads(): float
+    {
+        return $this->taps[count($this->taps) - 1]->leadThreads;
+    }
+
+    public function names(): string
+    {
+        return implode(', ', array_map(static fn (TapType $tap): string => str_replace('_', ' ', $tap->type), $this->taps));
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Thread;
+
+use MillStep\Core\Result;
+
+final readonly class ThreadShare extends Result
+{
+    public function __construct(
+        public float $percent,
+    ) {
+    }
+}
