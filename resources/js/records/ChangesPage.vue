@@ -39,8 +39,8 @@ const changes = useInfiniteQuery({
 });
 const lines = computed(() => changes.data.value?.pages.flat() ?? []);
 
-/** The table's own name for it, readable: nothing is hidden behind other words here. */
-const named = (column: string) => column.replaceAll('_', ' ');
+/** The table's own name for it, readable; what it points at stands there by its name, and of a hash only what became of it. */
+const named = (column: string) => column.replace(/_(id|hash)$/, '').replaceAll('_', ' ');
 
 function words(change: Change): string {
   const short = (value: unknown) => {
