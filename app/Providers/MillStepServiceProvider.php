@@ -17,12 +17,14 @@ use App\People\Events\PersonDeactivated;
 use App\People\MailboxTransport;
 use App\People\User;
 use App\Records\Listeners\AlertLead;
+use App\Support\QuietConnection;
 use App\Workshop\Events\MachineTakenOutOfService;
 use App\Workshop\Events\PolicyChanged;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\Request;
@@ -42,6 +44,7 @@ final class MillStepServiceProvider extends ServiceProvider
     public function register(): void
     {
         Date::use(CarbonImmutable::class);
+        Connection::resolverFor('pgsql', static fn (mixed ...$made): QuietConnection => new QuietConnection(...$made));
         $this->app->singleton(Push::class);
         Sanctum::usePersonalAccessTokenModel(Token::class);
     }

@@ -34,6 +34,12 @@ pg_start() { # pg_start OPTIONS…
     || { tail -5 "$PG_HOME/postgres.log" >&2; die "the database did not start; see $PG_HOME/postgres.log."; }
 }
 
+# pg_wait: until the watched server answers.
+pg_wait() {
+  for _ in $(seq 300); do pg_as "$PG_BIN/pg_isready" -q -h 127.0.0.1 -p "$PG_PORT" && return; sleep 0.1; done
+  die "the database did not start; see $LOGS/database/current."
+}
+
 pg_running() { pg_as "$PG_BIN/pg_ctl" -D "$PG_HOME/data" status >/dev/null 2>&1; }
 pg_stop() { pg_running && pg_as "$PG_BIN/pg_ctl" -D "$PG_HOME/data" -m fast -w stop >/dev/null; return 0; }
 
