@@ -7,7 +7,7 @@ return [
     'guards' => [
         'web' => ['driver' => 'session', 'provider' => 'users'],
         // Machines' screens and badge readers carry a token of their own, never a person's session.
-        'device' => ['driver' => 'sanctum', 'provider' => 'devices'],
+        'device' => ['driver' => 'device-token'],
     ],
     'providers' => [
         'users' => ['driver' => 'eloquent', 'model' => App\People\User::class],

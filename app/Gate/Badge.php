@@ -37,9 +37,4 @@ final class Badge extends Model
     {
         return hash_hmac('sha256', mb_strtoupper(trim($code)), (string) config('app.key'));
     }
-
-    public static function read(#[\SensitiveParameter] string $code): ?self
-    {
-        return self::query()->with('user')->where('code_hash', self::hash($code))->where('active', true)->first();
-    }
 }

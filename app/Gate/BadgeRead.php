@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $fingerprint
  * @property string|null $session_id
  * @property int|null $user_id
+ * @property int|null $holder_id
  * @property 'decision'|'asks'|'in_use'|'finished'|'present' $event
  * @property 'alone'|'supervised'|'no'|null $decision
  * @property list<string> $reasons

@@ -7,9 +7,6 @@ namespace App\Gate;
 use App\Competency\PermitStanding;
 use App\Competency\Standings;
 use App\People\User;
-use App\Workshop\Machine;
-use App\Workshop\Policy;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
 use MillStep\Core\Competency\Access;
 use MillStep\Core\Competency\AccessDecision;
@@ -24,35 +21,35 @@ final class DecideAccess
     }
 
     /**
-     * @param  Machine  $machine  with its permits and their statements
      * @param  array<string, mixed>  $request  what the person said they would do
      */
-    public function __invoke(Machine $machine, ?User $user, array $request, ?User $companion): Decided
+    public function __invoke(Moment $moment, ?User $user, array $request, ?User $companion): Decided
     {
-        $standings = $user === null ? [] : $this->standings->of(new Collection([$user]), $machine->permits)[$user->id];
+        $standings = $user === null
+            ? []
+            : $this->standings->of(new Collection([$user]), $moment->machine->permits, rules: $moment->rules)[$user->id];
         if ($user !== null && $standings === []) {
             // Nobody has said what this machine takes; the gate does not guess.
             return new Decided(new Access(Decision::No, ['no_permit_defined']), []);
         }
-        $policy = Policy::inForce();
-        $now = CarbonImmutable::now();
+        $policy = $moment->policy;
 
         return new Decided(AccessDecision::fromFields(Fields::of([
-            'now' => $now->toIso8601ZuluString(),
+            'now' => $moment->now->toIso8601ZuluString(),
             'badge_known' => $user !== null,
             'person_active' => $user !== null && $user->active,
-            'machine' => ['in_service' => $machine->in_service],
-            'hours_open' => $policy->hours->openAt($now),
+            'machine' => ['in_service' => $moment->machine->in_service],
+            'hours_open' => $policy->hours->openAt($moment->now),
             'permits' => array_values(array_map(static fn (PermitStanding $standing): array => [
                 ...$standing->place->toArray(),
                 'scope' => $standing->record->signature?->scope->toArray() ?? [],
             ], $standings)),
             'request' => $request,
             'presence' => [
-                'supervisor' => $user !== null && Presence::supervises($user),
+                'supervisor' => $user !== null && $moment->supervises($user),
                 'companion' => $user !== null && $companion !== null && $companion->active && $companion->isNot($user),
             ],
-            'turns_elsewhere' => $user === null ? 0 : MachineSession::openElsewhere($user, $machine),
+            'turns_elsewhere' => $user === null ? 0 : $moment->turnsElsewhere($user),
             'policy' => [
                 'supervised_from_stage' => $policy->supervisedFrom->value,
                 'companion_required' => $policy->companionRequired,

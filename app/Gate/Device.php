@@ -12,6 +12,7 @@ use Illuminate\Contracts\Auth\Authenticatable as AuthenticatableContract;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Facades\DB;
 use Laravel\Sanctum\HasApiTokens;
 
 /**
@@ -64,6 +65,26 @@ final class Device extends Model implements AuthenticatableContract
     public function pairedBy(): BelongsTo
     {
         return $this->belongsTo(User::class, 'paired_by');
+    }
+
+    /** Whose token that is, in one query; a token that is over, or of a device that was revoked, is nobody's. */
+    public static function carrying(#[\SensitiveParameter] ?string $bearer): ?self
+    {
+        [$id, $secret] = array_pad(explode('|', $bearer ?? '', 2), 2, '');
+        if (preg_match('/^\d{1,18}$/', $id) !== 1) {
+            return null;
+        }
+        $row = DB::table('gate_devices')->join('gate_tokens', 'tokenable_id', '=', 'gate_devices.id')->where('tokenable_type', self::class)
+            ->where('gate_tokens.id', $id)->whereNull('revoked_at')
+            ->select('gate_devices.*', 'gate_tokens.token', 'gate_tokens.name as token_name', 'gate_tokens.expires_at')->first();
+        if ($row === null || ! hash_equals($row->token, hash('sha256', $secret))
+            || ($row->expires_at !== null && CarbonImmutable::parse($row->expires_at)->isPast())) {
+            return null;
+        }
+        $device = (new self)->newFromBuilder(array_diff_key((array) $row, ['token' => 0, 'token_name' => 0, 'expires_at' => 0]));
+        $token = (new Token)->newFromBuilder(['id' => $id, 'name' => $row->token_name, 'token' => $row->token, 'expires_at' => $row->expires_at]);
+
+        return $device->withAccessToken($token);
     }
 
     public function tokenExpiresAt(): ?CarbonImmutable

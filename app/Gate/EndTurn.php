@@ -8,6 +8,7 @@ use App\Competency\RecordEntry;
 use App\Gate\Events\SessionEnded;
 use App\People\User;
 use Carbon\CarbonImmutable;
+use MillStep\Core\Workshop\ShopPolicy;
 
 /**
  * Ends a turn, says why, and writes the minutes. Only who ended it themselves, or had it ended by an instructor, was
@@ -23,15 +24,15 @@ final class EndTurn
     }
 
     /**
-     * Called with the machine's row locked, so that nobody ends the same turn twice.
+     * Called with the machine's lock held, so that nobody ends the same turn twice.
      *
      * @param  'finished'|'handed_over'|'ended_by_instructor'|'idle'|'revoked'  $because
      * @param  list<string>  $reasons  of the decision that ended it
      */
-    public function __invoke(MachineSession $session, string $because, array $reasons = [], ?User $by = null): void
+    public function __invoke(MachineSession $session, ShopPolicy $policy, string $because, array $reasons = [], ?User $by = null): void
     {
         $now = CarbonImmutable::now();
-        $turn = $session->turn();
+        $turn = $session->turn($policy);
         $session->update([
             'ended_at' => $because === 'idle' ? $turn->idleAt() : $now->max($session->started_at),
             'ended_because' => $because,

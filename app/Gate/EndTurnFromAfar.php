@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace App\Gate;
 
 use App\People\User;
-use App\Workshop\Machine;
+use App\Support\PowerLock;
+use App\Workshop\Policy;
 use Illuminate\Support\Facades\DB;
 
 /** Somebody who teaches ends a turn without going to the machine. */
@@ -18,9 +19,9 @@ final class EndTurnFromAfar
     public function __invoke(MachineSession $session, User $by): void
     {
         DB::transaction(function () use ($session, $by): void {
-            Machine::query()->lockForUpdate()->findOrFail($session->machine_id);
+            PowerLock::forDecision($session->machine_id);
             $open = MachineSession::query()->with(['user', 'machine.permits'])->whereKey($session->id)->whereNull('ended_at')->first();
-            $open !== null && ($this->end)($open, 'ended_by_instructor', [], $by);
+            $open !== null && ($this->end)($open, Policy::inForce(), 'ended_by_instructor', [], $by);
         });
     }
 }

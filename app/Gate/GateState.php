@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Gate;
 
 use App\Gate\Http\ReadResource;
-use App\Workshop\Machine;
+use App\Support\PowerLock;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 
 /** What the machine's screen shows and the interlock does. There is one interlock: on while a turn is open, decided anew right now. */
 final class GateState
@@ -18,10 +19,16 @@ final class GateState
     /** @return array<string, mixed> */
     public function of(Device $device, ?string $nonce): array
     {
-        $session = $this->review->at($device->machine_id);
-        $machine = Machine::query()->with('permits')->findOrFail($device->machine_id);
-        $read = BadgeRead::query()->with(BadgeRead::SHOWN)->where('machine_id', $machine->id)->latest('read_at')->first();
-        $ended = $session === null ? MachineSession::lastEndedAt($machine->id) : null;
+        [$moment, $session] = DB::transaction(function () use ($device): array {
+            PowerLock::forDecision($device->machine_id);
+            $moment = Moment::at($device->machine_id);
+            $session = $this->review->now($moment);
+
+            // What was ended just now is told as it stands then.
+            return [$moment->open !== null && $session === null ? Moment::at($device->machine_id) : $moment, $session];
+        });
+        [$machine, $read] = [$moment->machine, $moment->last];
+        $ended = $session === null ? $moment->ended : null;
 
         return [
             'nonce' => $nonce,
@@ -41,7 +48,7 @@ final class GateState
                 'decision' => $session->decision,
                 'since' => $session->started_at->toIso8601ZuluString(),
                 'request' => (object) $session->request,
-                'idle_at' => $session->turn()->idleAt()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'),
+                'idle_at' => $session->turn($moment->policy)->idleAt()->setTimezone(new \DateTimeZone('UTC'))->format('Y-m-d\TH:i:s\Z'),
             ],
             'ended' => $ended === null || $ended->ended_at === null ? null : [
                 'session' => $ended->id,

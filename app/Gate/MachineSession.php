@@ -6,13 +6,13 @@ namespace App\Gate;
 
 use App\People\User;
 use App\Workshop\Machine;
-use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use MillStep\Core\Competency\Decision;
 use MillStep\Core\Gate\Turn;
+use MillStep\Core\Workshop\ShopPolicy;
 
 /**
  * A person at a machine, from the badge that let them in to the badge that ended it.
@@ -83,33 +83,13 @@ final class MachineSession extends Model
     }
 
     /** As the core judges it. */
-    public function turn(): Turn
+    public function turn(ShopPolicy $policy): Turn
     {
         return new Turn(
             Decision::from($this->decision),
             $this->started_at,
             $this->confirmed_at ?? $this->started_at,
-            Policy::inForce()->turnIdleMinutes,
+            $policy->turnIdleMinutes,
         );
-    }
-
-    /** How many other machines this person has now. */
-    public static function openElsewhere(User $user, Machine $machine): int
-    {
-        return self::query()->where('user_id', $user->id)->where('machine_id', '!=', $machine->id)->whereNull('ended_at')->count();
-    }
-
-    public static function lastEndedAt(int $machineId): ?self
-    {
-        return self::query()->with('user')->where('machine_id', $machineId)->whereNotNull('ended_at')->latest('ended_at')->first();
-    }
-
-    public static function openAt(Machine $machine): ?self
-    {
-        return self::query()->with([
-            'user',
-            'companion',
-            'machine.permits.statements',
-        ])->where('machine_id', $machine->id)->whereNull('ended_at')->first();
     }
 }

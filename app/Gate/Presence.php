@@ -39,6 +39,6 @@ final class Presence extends Model
     public static function supervises(User $learner): bool
     {
         return self::query()->where('until', '>', CarbonImmutable::now())->where('user_id', '!=', $learner->id)
-            ->whereHas('user', static fn ($query) => $query->where('active', true)->where('role', '!=', 'learner'))->exists();
+            ->whereHas('user', static fn ($query) => $query->where('active', true)->whereIn('role', ['lead', 'instructor']))->exists();
     }
 }

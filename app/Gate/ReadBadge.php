@@ -12,8 +12,8 @@ use App\People\User;
 use App\Support\PowerLock;
 use App\Support\Refusal;
 use App\Workshop\Machine;
-use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Gate\Intent;
@@ -26,6 +26,7 @@ use MillStep\Core\Gate\Tap;
  * somebody who teaches. An instructor's badge says that they are on the floor.
  *
  * @phpstan-type Read array{id: string, intent: 'start'|'finish'|'hand_over', badge?: string|null, follows?: string|null, companion_badge?: string|null, request?: array<string, mixed>|null}
+ * @phpstan-type Answer array{event: string, session: MachineSession|null, holder: User|null, decision?: string, reasons?: list<string>, asks?: list<string>, missing?: list<string>, scopes?: list<array<string, mixed>>}
  */
 final class ReadBadge
 {
@@ -60,41 +61,48 @@ final class ReadBadge
     /** @param  Read  $read */
     private function read(Device $device, array $read): BadgeRead
     {
-        PowerLock::forDecision();
-        // One badge at a time at a machine; a read that is sent again gets the answer it had.
-        $machine = Machine::query()->with('permits.statements')->lockForUpdate()->findOrFail($device->machine_id);
-        // What this request knew of its device may be older than the guesses that were counted meanwhile.
-        $device->refresh();
         $fingerprint = self::fingerprint($device, $read);
-        // Decided anew before anything is answered, an old answer too.
-        $session = $this->review->locked($machine);
-        $known = BadgeRead::query()->with(BadgeRead::SHOWN)->find($read['id']);
-        if ($known instanceof BadgeRead) {
-            return $this->again($known, $fingerprint);
+        $badge = isset($read['badge']) ? Badge::hash($read['badge']) : null;
+        $companion = ($read['companion_badge'] ?? '') === '' ? null : Badge::hash((string) $read['companion_badge']);
+        // One badge at a time at a machine; a read that is sent again gets the answer it had.
+        PowerLock::forDecision($device->machine_id, $badge, $read['follows'] ?? null);
+        $moment = Moment::at($device->machine_id, $device->id, $badge, $companion, $read['id']);
+        if ($moment->device?->revoked_at !== null) {
+            // Revoked while this was under way.
+            throw new AuthenticationException;
         }
-        $user = isset($read['follows']) ? $this->asked($device, $machine, $read['follows']) : Badge::read($read['badge'] ?? '')?->user;
-        $this->checkSpeed($device, $read['intent'], $session, $user);
-        $companion = ($read['companion_badge'] ?? '') === '' ? null : Badge::read((string) $read['companion_badge'])?->user;
-        $guess = $user === null || (($read['companion_badge'] ?? '') !== '' && $companion === null);
-        $answer = $this->answer($machine, $session, $user, $companion, $read);
-        BadgeRead::query()->create([
+        // Decided anew before anything is answered, an old answer too.
+        $session = $this->review->now($moment);
+        if ($moment->known !== null) {
+            // Its turn may have been ended by the look just taken.
+            return $this->again($session === null && $moment->open !== null ? $moment->known->load('session') : $moment->known, $fingerprint);
+        }
+        $user = isset($read['follows']) ? $this->asked($device, $moment->last, $read['follows']) : $moment->badgeOf;
+        // What this request knew of its device may be older than the guesses that were counted meanwhile.
+        $this->checkSpeed($moment->device ?? $device, $read['intent'], $session, $user);
+        $guess = $user === null || ($companion !== null && $moment->companionOf === null);
+        $answer = $this->answer($moment, $session, $user, $read);
+        $made = BadgeRead::query()->create([
             'id' => $read['id'],
             'intent' => $read['intent'],
             'fingerprint' => $fingerprint,
-            'machine_id' => $machine->id,
+            'machine_id' => $device->machine_id,
             'device_id' => $device->id,
             'user_id' => $user?->id,
             'request' => $read['request'] ?? [],
             'guess' => $guess,
             'read_at' => CarbonImmutable::now(),
-            ...$answer,
+            'session_id' => $answer['session']?->id,
+            'holder_id' => $answer['holder']?->id,
+            ...array_diff_key($answer, ['session' => 0, 'holder' => 0]),
         ]);
+        $made->setRelation('user', $user)->setRelation('holder', $answer['holder'])->setRelation('session', $answer['session']);
         if ($guess) {
-            $this->countGuess($device, $machine);
+            $this->countGuess($device, $moment->machine);
         }
-        BadgeWasRead::dispatch($machine->slug);
+        BadgeWasRead::dispatch($moment->machine->slug);
 
-        return BadgeRead::query()->with(BadgeRead::SHOWN)->findOrFail($read['id']);
+        return $made;
     }
 
     /** Only the very same read, from the same device, and not for long. */
@@ -127,9 +135,8 @@ final class ReadBadge
     }
 
     /** Who was asked what they want to do: the last read at this machine, and that not long ago. */
-    private function asked(Device $device, Machine $machine, string $id): User
+    private function asked(Device $device, ?BadgeRead $last, string $id): User
     {
-        $last = BadgeRead::query()->with('user')->where('machine_id', $machine->id)->latest('read_at')->first();
         if ($last === null || $last->id !== $id || $last->device_id !== $device->id || $last->asks === [] || $last->user === null
             || CarbonImmutable::now()->greaterThan($last->read_at->addSeconds(self::ASKED_S))) {
             throw Refusal::because('ask_over', 'That question is over. Hold the badge to the reader again.');
@@ -140,9 +147,9 @@ final class ReadBadge
 
     /**
      * @param  Read  $read
-     * @return array<string, mixed>
+     * @return Answer
      */
-    private function answer(Machine $machine, ?MachineSession $session, ?User $user, ?User $companion, array $read): array
+    private function answer(Moment $moment, ?MachineSession $session, ?User $user, array $read): array
     {
         $tap = new Tap(
             Intent::from($read['intent']),
@@ -152,61 +159,60 @@ final class ReadBadge
         );
 
         return match ($tap->meaning()) {
-            Meaning::Finish => $this->finish($session, 'finished', $user),
-            Meaning::HandOver => $this->finish($session, 'handed_over', $user),
-            Meaning::EndByInstructor => $this->finish($session, 'ended_by_instructor', $user),
-            Meaning::Present => [...$this->comeToTheFloor($user), 'holder_id' => $session?->user_id],
-            Meaning::InUse => ['event' => 'in_use', 'holder_id' => $session?->user_id],
-            Meaning::NothingToFinish => ['event' => 'finished'],
-            Meaning::Decide => $this->decide($machine, $session, $user, $companion, $read['request'] ?? null),
+            Meaning::Finish => $this->finish($moment, $session, 'finished', $user),
+            Meaning::HandOver => $this->finish($moment, $session, 'handed_over', $user),
+            Meaning::EndByInstructor => $this->finish($moment, $session, 'ended_by_instructor', $user),
+            Meaning::Present => $this->comeToTheFloor($moment, $session, $user),
+            Meaning::InUse => ['event' => 'in_use', 'session' => null, 'holder' => $session?->user],
+            Meaning::NothingToFinish => ['event' => 'finished', 'session' => null, 'holder' => null],
+            Meaning::Decide => $this->decide($moment, $session, $user, $read['request'] ?? null),
         };
     }
 
     /**
      * @param  'finished'|'handed_over'|'ended_by_instructor'  $because
-     * @return array<string, mixed>
+     * @return Answer
      */
-    private function finish(?MachineSession $session, string $because, ?User $by): array
+    private function finish(Moment $moment, ?MachineSession $session, string $because, ?User $by): array
     {
         \assert($session !== null);
-        ($this->end)($session, $because, [], $by);
+        ($this->end)($session, $moment->policy, $because, [], $by);
 
-        return ['event' => 'finished', 'session_id' => $session->id, 'holder_id' => $session->user_id];
+        return ['event' => 'finished', 'session' => $session, 'holder' => $session->user];
     }
 
-    /** @return array<string, mixed> */
-    private function comeToTheFloor(?User $instructor): array
+    /** @return Answer */
+    private function comeToTheFloor(Moment $moment, ?MachineSession $session, ?User $instructor): array
     {
         \assert($instructor !== null);
         Presence::query()->updateOrCreate(
             ['user_id' => $instructor->id],
-            ['until' => CarbonImmutable::now()->addMinutes(Policy::inForce()->presenceMinutes)],
+            ['until' => $moment->now->addMinutes($moment->policy->presenceMinutes)],
         );
         PresenceChanged::dispatch($instructor->id);
 
-        return ['event' => 'present'];
+        return ['event' => 'present', 'session' => null, 'holder' => $session?->user];
     }
 
     /**
      * @param  MachineSession|null  $session  this person's own open turn, or another's when nobody has the badge
      * @param  array<string, mixed>|null  $request
-     * @return array<string, mixed>
+     * @return Answer
      */
-    private function decide(Machine $machine, ?MachineSession $session, ?User $user, ?User $companion, ?array $request): array
+    private function decide(Moment $moment, ?MachineSession $session, ?User $user, ?array $request): array
     {
-        // One turn at a time for a person, also at two machines at once.
-        $user !== null && User::query()->whereKey($user->id)->lockForUpdate()->firstOrFail();
         $own = $user === null ? null : $session;
-        $decided = ($this->decide)($machine, $user, $request ?? $own->request ?? [], $companion ?? $own?->companion);
+        $companion = $moment->companionOf;
+        $decided = ($this->decide)($moment, $user, $request ?? $own->request ?? [], $companion ?? $own?->companion);
         $access = $decided->access;
         $given = null;
         if ($user !== null && $access->givesPower()) {
             $given = $own !== null
                 ? $this->goOn($own, $request, $companion, $access->decision->value)
-                : $this->begin($machine, $user, $companion, $request ?? [], $access->decision->value);
+                : $this->begin($moment->machine, $user, $companion, $request ?? [], $access->decision->value);
         } elseif ($own !== null) {
             // They now want what they may not do alone: the turn that was given for something else is over.
-            ($this->end)($own, 'revoked', $access->reasons === [] ? ['request_unsaid'] : $access->reasons);
+            ($this->end)($own, $moment->policy, 'revoked', $access->reasons === [] ? ['request_unsaid'] : $access->reasons);
         }
 
         return [
@@ -216,8 +222,8 @@ final class ReadBadge
             'asks' => $access->asks,
             'missing' => $decided->missing(),
             'scopes' => $decided->scopes(),
-            'session_id' => $given?->id,
-            'holder_id' => $own === null ? $session?->user_id : null,
+            'session' => $given,
+            'holder' => $own === null ? $session?->user : null,
         ];
     }
 

@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Gate;
 
 use App\Support\PowerLock;
-use App\Workshop\Machine;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
 /** Decides an open turn anew, as if its badge were read now, and ends it when as much is no longer allowed as was given. */
@@ -19,35 +17,29 @@ final class ReviewTurn
     /** The turn at a machine after it was decided anew, or null. */
     public function at(int $machineId): ?MachineSession
     {
-        if (MachineSession::query()->where('machine_id', $machineId)->whereNull('ended_at')->doesntExist()) {
-            return null;
-        }
-
         return DB::transaction(function () use ($machineId): ?MachineSession {
-            PowerLock::forDecision();
-            $machine = Machine::query()->with('permits.statements')->lockForUpdate()->findOrFail($machineId);
+            PowerLock::forDecision($machineId);
 
-            return $this->locked($machine);
+            return $this->now(Moment::at($machineId));
         });
     }
 
-    /** The same for a caller who has the machine's row locked already. */
-    public function locked(Machine $machine): ?MachineSession
+    /** The same for a caller who holds the machine's lock already. */
+    public function now(Moment $moment): ?MachineSession
     {
-        $session = MachineSession::openAt($machine);
+        $session = $moment->open;
         if ($session === null) {
             return null;
         }
-        $turn = $session->turn();
-        $now = CarbonImmutable::now();
-        if ($turn->isAbandoned($now)) {
-            ($this->end)($session, 'idle');
+        $turn = $session->turn($moment->policy);
+        if ($turn->isAbandoned($moment->now)) {
+            ($this->end)($session, $moment->policy, 'idle');
 
             return null;
         }
-        $access = ($this->decide)($machine, $session->user, $session->request, $session->companion)->access;
-        if (! $turn->goesOn($access, $now)) {
-            ($this->end)($session, 'revoked', $access->reasons === [] ? ['request_unsaid'] : $access->reasons);
+        $access = ($this->decide)($moment, $session->user, $session->request, $session->companion)->access;
+        if (! $turn->goesOn($access, $moment->now)) {
+            ($this->end)($session, $moment->policy, 'revoked', $access->reasons === [] ? ['request_unsaid'] : $access->reasons);
 
             return null;
         }

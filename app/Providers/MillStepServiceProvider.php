@@ -10,6 +10,7 @@ use App\Competency\Events\PermitHeld;
 use App\Competency\Events\PermitRevoked;
 use App\Gate\Events\BadgesGuessed;
 use App\Gate\Events\PresenceChanged;
+use App\Gate\Device;
 use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\Token;
 use App\Live\Push;
@@ -53,6 +54,7 @@ final class MillStepServiceProvider extends ServiceProvider
     {
         Model::shouldBeStrict(! $this->app->environment('production') === true);
         JsonResource::withoutWrapping();
+        Auth::viaRequest('device-token', static fn (Request $request): ?Device => Device::carrying($request->bearerToken()));
         // Roles, for what is not about one record.
         Gate::define('teach', static fn (User $user): bool => $user->teaches());
         // Learners see their own record and nobody else's.
@@ -75,15 +77,6 @@ final class MillStepServiceProvider extends ServiceProvider
         $this->listen();
 
         RateLimiter::for('reset', static fn (Request $request) => Limit::perMinute(5)->by($request->ip()));
-        // By device: several may stand behind one address.
-        RateLimiter::for(
-            'gate-screen',
-            static fn (Request $request) => Limit::perMinute(600)->by('screen:'.$request->user('device')?->getKey()),
-        );
-        RateLimiter::for(
-            'gate-reads',
-            static fn (Request $request) => Limit::perMinute(60)->by('reads:'.$request->user('device')?->getKey()),
-        );
         ResetPassword::createUrlUsing(
             static fn (User $user, string $token): string => rtrim(
                 (string) config('app.url'),

@@ -9,15 +9,26 @@ use Illuminate\Support\Facades\DB;
 /**
  * Keeps a decision that gives power and a restriction that takes it apart: decisions share the lock, a restriction
  * has it alone. So a decision is either committed before the restriction begins, and is then revoked by it, or begins
- * after it and sees it. Taken first in a transaction, before any row.
+ * after it and sees it. Within that, one decision at a time at a machine, and for a person. Taken first in a
+ * transaction, before any row, in this order: shop, machine, person.
  */
 final class PowerLock
 {
     private const KEY = 7_301_156;
 
-    public static function forDecision(): void
+    private const MACHINE = 7_301_157;
+
+    private const PERSON = 7_301_158;
+
+    /** One turn at a time at a machine, and for the person whose badge it is or who was asked by an earlier read. */
+    public static function forDecision(int $machine, ?string $badge = null, ?string $follows = null): void
     {
-        DB::select('SELECT pg_advisory_xact_lock_shared(?)', [self::KEY]);
+        DB::select(
+            'SELECT pg_advisory_xact_lock_shared(?), pg_advisory_xact_lock(?, ?), (SELECT pg_advisory_xact_lock(?, user_id::int) FROM (
+                SELECT user_id FROM gate_badges WHERE code_hash = ? AND active UNION SELECT user_id FROM gate_reads WHERE id = ? AND user_id IS NOT NULL
+            ) who LIMIT 1)',
+            [self::KEY, self::MACHINE, $machine, self::PERSON, $badge, $follows],
+        );
     }
 
     public static function forRestriction(): void

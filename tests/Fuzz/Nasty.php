@@ -63,7 +63,7 @@ final class Nasty
      */
     public function spoil(array $body): array
     {
-        for ($times = $this->random->getInt(1, 3); $times > 0; $times--) {
+        for ($times = $this->random->getInt(1, 2); $times > 0; $times--) {
             $body = $this->spoilOnce($body);
         }
 

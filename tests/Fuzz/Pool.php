@@ -9,7 +9,7 @@ use Random\Randomizer;
 /** What answers and requests have named so far, so that ids are met again: in the same place, in another, used before. */
 final class Pool
 {
-    private const KEPT = 60;
+    private const KEPT = 120;
 
     /** @var array<string, list<scalar>> by the key that they stood under */
     private array $known = ['id' => ['00000000-0000-7000-8000-000000000000', 1]];
@@ -36,16 +36,62 @@ final class Pool
         }
     }
 
+    /** What the answers of a path name, by the parameter that takes it. */
+    private const NAMES = [
+        '#^/api/workshop/machines$#' => ['machine' => 'slug'],
+        '#^/api/workshop/cribs$#' => ['crib' => 'slug', 'tool' => 'id'],
+        '#^/api/workshop/bars$#' => ['bar' => 'id'],
+        '#^/api/workshop/materials$#' => ['material' => 'key', 'key' => 'key'],
+        '#^/api/people/everybody$#' => ['person' => 'id', 'learner' => 'id'],
+        '#^/api/planning/plans$#' => ['plan' => 'id', 'first' => 'id', 'second' => 'id'],
+        '#^/api/gate/devices$#' => ['device' => 'id'],
+        '#^/api/records/alerts$#' => ['alert' => 'id'],
+        '#^/api/practice/#' => ['entry' => 'id'],
+        '#^/api/competency/learners/\d+$#' => ['entry' => 'id', 'attempt' => 'last_attempt', 'permit' => 'code', 'code' => 'code'],
+        '#^/api/competency/today$#' => ['session' => 'session', 'hold' => 'id', 'learner' => 'learner'],
+        '#^/api/learning/lessons/#' => ['progress' => 'progress', 'step' => 'key', 'code' => 'code'],
+        '#/attempts#' => ['attempt' => 'id', 'criterion' => 'id'],
+    ];
+
+    /** Keeps what an answer names for the parameters that take it. */
+    public function learnFrom(string $path, mixed $answer): void
+    {
+        $this->learn($answer);
+        foreach (self::NAMES as $pattern => $names) {
+            if (preg_match($pattern, (string) strtok($path, '?')) === 1) {
+                foreach ($names as $parameter => $key) {
+                    $this->keepUnder('{'.$parameter.'}', $key, $answer);
+                }
+            }
+        }
+    }
+
+    /** A value for a path's parameter: one that it takes, or any that stood under that name. */
+    public function parameter(string $name, Randomizer $random): mixed
+    {
+        $values = $this->known['{'.$name.'}'] ?? [];
+
+        return $values === [] ? $this->under($name, $random) : $values[$random->getInt(0, count($values) - 1)];
+    }
+
     public function under(string $key, Randomizer $random): mixed
     {
-        $values = $this->known[$key] ?? $this->known[match ($key) {
-            'machine', 'crib', 'lesson', 'part' => 'slug',
-            'code', 'permit', 'check', 'sheet' => 'code',
-            'key', 'material' => 'key',
-            default => 'id',
-        }] ?? $this->known['id'];
+        $values = $this->known['{'.$key.'}'] ?? $this->known[$key] ?? $this->known['id'];
 
         return $values[$random->getInt(0, count($values) - 1)];
+    }
+
+    private function keepUnder(string $as, string $key, mixed $answer): void
+    {
+        if (! is_array($answer)) {
+            return;
+        }
+        if (isset($answer[$key]) && is_scalar($answer[$key])) {
+            $this->keep($as, $answer[$key]);
+        }
+        foreach ($answer as $each) {
+            $this->keepUnder($as, $key, $each);
+        }
     }
 
     /** @return array<string, mixed> */
@@ -58,7 +104,7 @@ final class Pool
 
     public function any(Randomizer $random): mixed
     {
-        return $this->under(array_keys($this->known)[$random->getInt(0, count($this->known) - 1)], $random);
+        return $this->under((string) array_keys($this->known)[$random->getInt(0, count($this->known) - 1)], $random);
     }
 
     private function keep(string $key, bool|int|float|string $value): void

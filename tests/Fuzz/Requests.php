@@ -14,6 +14,8 @@ use Random\Randomizer;
  */
 final class Requests
 {
+    private const KINDS = ['hole', 'layout', 'lathe'];
+
     private readonly Nasty $nasty;
 
     /**
@@ -43,11 +45,13 @@ final class Requests
     private function path(string $path): string
     {
         return (string) preg_replace_callback('/\{(\w+)\}/', function (array $named): string {
-            $value = $this->chance(5) ? $this->nasty->value() : $this->pool->under($named[1] === 'kind'
-                ? $this->nasty->one(['hole', 'lathe', 'layout']) : $named[1], $this->random);
-            if ($named[1] === 'kind' && $this->chance(80)) {
-                $value = $this->nasty->one(['hole', 'lathe', 'layout']);
-            }
+            $value = match (true) {
+                $this->chance(6) => $this->nasty->value(),
+                $named[1] === 'kind' => $this->nasty->one(self::KINDS),
+                $named[1] === 'format' => $this->nasty->one(['csv', 'json', 'svg', 'dxf', 'txt', 'x']),
+                $named[1] === 'channel' => $this->nasty->one(['shop', 'person-1', 'machine-bench-drill', 'x']),
+                default => $this->pool->parameter($named[1], $this->random),
+            };
 
             return is_scalar($value) ? rawurlencode(mb_strimwidth((string) $value, 0, 300)) : 'x';
         }, $path);
@@ -85,7 +89,7 @@ final class Requests
         } elseif (isset($body['settings'])) {
             $body['settings'] = $this->pool->body('settings', $this->random);
         }
-        if ($this->chance(85)) {
+        if ($this->chance(65)) {
             $body = $this->nasty->spoil($body);
         }
         $this->pool->learn($body);

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
+use MillStep\Core\Competency\Ledger\Entries;
+use MillStep\Core\Competency\Ledger\Folded;
 use MillStep\Core\Competency\Ledger\Ledger;
+use MillStep\Core\Competency\Ledger\Line;
 use MillStep\Core\Competency\Record;
 use MillStep\Core\Fields;
 
@@ -166,4 +169,42 @@ it('refuses a payload of a version that it does not know, and a type that there 
         $line = [...['type' => 'practice_confirmed', 'minutes' => 10, 'at' => '2031-01-01T00:00:00Z'], ...$spoilt];
         expect(fn () => record([$line]))->toThrow(MillStep\Core\Exception\InvalidInput::class);
     }
+});
+
+it('says from a fold that was kept and the lines after it what the whole ledger says, or says nothing', function (): void {
+    $random = new Random\Randomizer(new Random\Engine\Mt19937(404));
+    $said = $silent = 0;
+    for ($n = 0; $n < HISTORIES / 4; $n++) {
+        [$lines] = history($random);
+        // Some lines are corrected, and some corrections are.
+        for ($i = 1; $i < count($lines); $i++) {
+            if ($random->getInt(0, 11) === 0) {
+                $lines[$i]['type'] = 'corrected';
+                $lines[$i]['entry'] = $lines[$random->getInt(0, $i - 1)]['id'];
+            }
+        }
+        $cut = $random->getInt(0, count($lines));
+        $ledger = static fn (array $of): Ledger => Ledger::fromFields(Fields::of(['ledger' => $of]));
+        $then = new DateTimeImmutable('@'.($lines[max(0, $cut - 1)]['true'] + $random->getInt(-86_400, 86_400)));
+        $now = new DateTimeImmutable('@'.(end($lines)['true'] + $random->getInt(-86_400, 86_400)));
+        $folded = $ledger(array_slice($lines, 0, $cut))->folded($then);
+        // Written down and read again, as a database would.
+        $folded = Folded::fromFields(Fields::of(json_decode((string) json_encode($folded->toArray()), true)));
+        $place = $folded->last === null ? 0 : array_search($folded->last, array_column($lines, 'id'), true) + 1;
+        $after = static function () use ($lines, $place): iterable {
+            foreach (array_slice($lines, $place) as $line) {
+                $fields = Fields::of($line);
+                yield new Line($line['id'], $fields->instant('at'), Entries::read($fields));
+            }
+        };
+        $record = $folded->recordWith($after(), $now);
+        $record === null ? $silent++ : $said++;
+        $record === null || expect($record)->toEqual($ledger($lines)->asOf($now));
+        $further = $folded->extendedBy($after(), $now);
+        $further === null || expect($further->recordWith([], $now))->toEqual(
+            $ledger(array_slice($lines, 0, (int) array_search($further->last, array_column($lines, 'id'), true) + ($further->last === null ? 0 : 1)))->asOf($now),
+        );
+    }
+    // Neither way is the rare one.
+    expect($said)->toBeGreaterThan(HISTORIES / 20)->and($silent)->toBeGreaterThan(HISTORIES / 80);
 });

@@ -55,6 +55,29 @@ final readonly class Ledger
         return $fold->record();
     }
 
+    /** What may be kept of it: its lines up to the first that does not count yet, or that corrects one which is not among them. */
+    public function folded(\DateTimeImmutable $now): Folded
+    {
+        $settled = [];
+        foreach ($this->lines as $id => $line) {
+            if (($line->at > $now && ! $this->restricts($line)) || ($line->entry instanceof Corrected && ! isset($settled[$line->entry->entry]))) {
+                break;
+            }
+            $settled[$id] = $line;
+        }
+        $fold = new Fold;
+        $latest = null;
+        foreach ((new self($settled))->counting($now) as $line) {
+            $line->entry->foldInto($fold, $line);
+        }
+        foreach ($settled as $line) {
+            $latest = $line->at > $now ? $latest : max($latest ?? $line->at, $line->at);
+        }
+        $last = array_key_last($settled);
+
+        return new Folded($fold, $last === null ? null : (string) $last, $latest);
+    }
+
     /**
      * The lines that count: up to now, or taking something away whatever their date, and not corrected by one that counts.
      *

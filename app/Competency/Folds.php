@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Competency;
+
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use MillStep\Core\Competency\Ledger\Entries;
+use MillStep\Core\Competency\Ledger\Folded;
+use MillStep\Core\Competency\Ledger\Ledger;
+use MillStep\Core\Competency\Ledger\Line;
+use MillStep\Core\Competency\Record;
+use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Fields;
+
+/**
+ * Reads learners' records from folds that were kept and the lines after them, in one query. A fold is sealed with the
+ * shop's key and names the line that it stands at; where it is missing, not ours, of another make or cannot say, the
+ * ledger is read whole. What has grown long is folded again after the answer has gone out.
+ */
+final class Folds
+{
+    /** So many lines after a fold are worth folding again. */
+    private const LONG = 12;
+
+    private const QUERY = <<<'SQL'
+        WITH who AS (SELECT unnest(string_to_array(?, ',')::bigint[]) AS id),
+            kept AS (SELECT learner_id, min(seq) AS seq, json_agg(json_build_object('permit', permit_id, 'seq', seq, 'state', state, 'seal', seal)) AS folds
+                FROM competency_folds WHERE learner_id IN (SELECT id FROM who) GROUP BY learner_id)
+        SELECT who.id, kept.folds, (SELECT json_agg(json_build_object('seq', l.seq, 'id', l.id, 'permit', l.permit_id, 'type', l.type, 'data', l.data,
+            'at', to_char(l.happened_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"')) ORDER BY l.seq)
+            FROM competency_ledger l WHERE l.learner_id = who.id AND l.seq > coalesce(kept.seq, 0)) AS lines
+        FROM who LEFT JOIN kept ON kept.learner_id = who.id
+        SQL;
+
+    /** @var array<int, true> learners whose folds are to be kept at the end of this request */
+    private array $waiting = [];
+
+    public function __construct(private readonly ShopKey $key, private readonly Application $app)
+    {
+    }
+
+    /**
+     * @param  array<array-key, int>  $learners  ids
+     * @param  Collection<array-key, Permit>  $permits
+     * @return array<int, array<int, Record>> by learner and permit
+     */
+    public function records(array $learners, Collection $permits, \DateTimeImmutable $now): array
+    {
+        $records = $whole = [];
+        foreach ($learners === [] ? [] : DB::select(self::QUERY, [implode(',', $learners)]) as $row) {
+            /** @var list<array{permit: int, seq: int, state: string, seal: string}> $kept */
+            $kept = json_decode($row->folds ?? '[]', true, 64, JSON_THROW_ON_ERROR);
+            /** @var list<array{seq: int, id: string, permit: int|null, type: string, data: array<string, mixed>, at: string}> $lines */
+            $lines = json_decode($row->lines ?? '[]', true, 64, JSON_THROW_ON_ERROR);
+            $learner = (int) $row->id;
+            $mine = $this->fromFolds($learner, array_column($kept, null, 'permit'), $lines, $permits, $now);
+            if ($mine === null) {
+                $whole[] = $learner;
+            } else {
+                $records[$learner] = $mine;
+            }
+            if ($mine === null || count($lines) > self::LONG) {
+                $this->keepLater($learner);
+            }
+        }
+
+        return $records + $this->fromLedger($whole, $permits, $now);
+    }
+
+    /**
+     * Writes down what a learner's lines come to, so that the next reader has less to read.
+     *
+     * @return array<int, array{seq: int, state: string}> by permit
+     */
+    public function keep(int $learner, \DateTimeImmutable $now): array
+    {
+        $made = [];
+        $entries = LedgerEntry::query()->where('learner_id', $learner)->orderBy('seq')->get();
+        foreach ($entries->isEmpty() ? [] : Permit::query()->get() as $permit) {
+            $made[$permit->id] = self::make($entries, $permit->id, $now);
+        }
+        foreach ($made as $permit => $fold) {
+            // Whoever folded further meanwhile is not set back.
+            DB::statement(
+                'INSERT INTO competency_folds (learner_id, permit_id, seq, state, seal) VALUES (?, ?, ?, ?, ?)
+                ON CONFLICT (learner_id, permit_id) DO UPDATE SET seq = excluded.seq, state = excluded.state, seal = excluded.seal
+                WHERE competency_folds.seq <= excluded.seq',
+                [$learner, $permit, $fold['seq'], $fold['state'], $this->seal($learner, $permit, $fold['seq'], $fold['state'])],
+            );
+        }
+
+        return $made;
+    }
+
+    /**
+     * Holds every fold against the ledger; those that say anything else are thrown away.
+     *
+     * @return list<string> what was found, in words
+     */
+    public function verify(\DateTimeImmutable $now): array
+    {
+        $faults = [];
+        foreach (DB::table('competency_folds')->distinct()->orderBy('learner_id')->pluck('learner_id') as $learner) {
+            $entries = LedgerEntry::query()->where('learner_id', $learner)->orderBy('seq')->get();
+            foreach (DB::table('competency_folds')->where('learner_id', $learner)->get() as $row) {
+                $upTo = $entries->where('seq', '<=', $row->seq);
+                $right = $this->isOurs((int) $learner, (int) $row->permit_id, (int) $row->seq, $row->state, $row->seal)
+                    && ($this->isOldMake($row->state) || self::make($upTo, (int) $row->permit_id, $now)['state'] === $row->state);
+                if (! $right) {
+                    DB::table('competency_folds')->where('learner_id', $learner)->where('permit_id', $row->permit_id)->delete();
+                    $faults[] = "What was kept of learner $learner and permit {$row->permit_id} at line {$row->seq} is not what the ledger says. It was thrown away.";
+                }
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * @param  Collection<int, LedgerEntry>  $entries  of one learner, in sequence
+     * @return array{seq: int, state: string}
+     */
+    private static function make(Collection $entries, int $permit, \DateTimeImmutable $now): array
+    {
+        $about = $entries->filter(static fn (LedgerEntry $entry): bool => $entry->permit_id === null || $entry->permit_id === $permit);
+        $folded = Ledger::of($about->map(static fn (LedgerEntry $entry): Line => $entry->line()))->folded($now);
+        $pending = $about->first(static fn (LedgerEntry $entry): bool => $folded->last === null || $entry->seq > (int) $about->firstWhere('id', $folded->last)?->seq);
+
+        return [
+            // Lines about other permits change nothing here, so it stands at whatever is just before its own next line.
+            'seq' => (int) ($pending === null ? $entries->last()?->seq : $entries->where('seq', '<', $pending->seq)->last()?->seq),
+            'state' => json_encode($folded->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION),
+        ];
+    }
+
+    /**
+     * @param  array<int, array{permit: int, seq: int, state: string, seal: string}>  $kept  by permit
+     * @param  list<array{seq: int, id: string, permit: int|null, type: string, data: array<string, mixed>, at: string}>  $lines
+     * @param  Collection<array-key, Permit>  $permits
+     * @return array<int, Record>|null null when only the whole ledger can say
+     */
+    private function fromFolds(int $learner, array $kept, array $lines, Collection $permits, \DateTimeImmutable $now): ?array
+    {
+        $records = [];
+        foreach ($permits as $permit) {
+            $fold = $kept[$permit->id] ?? null;
+            if ($fold === null && $kept !== []) {
+                return null;
+            }
+            $after = [];
+            foreach ($lines as $line) {
+                if ($line['seq'] > ($fold['seq'] ?? 0) && ($line['permit'] === null || $line['permit'] === $permit->id)) {
+                    $after[] = new Line($line['id'], new \DateTimeImmutable($line['at']), Entries::read(Fields::of([...$line['data'], 'type' => $line['type']])));
+                }
+            }
+            // Nothing was kept of them yet: these are all their lines.
+            $record = $fold === null ? Ledger::of($after)->asOf($now) : $this->open($learner, $fold)?->recordWith($after, $now);
+            if ($record === null) {
+                return null;
+            }
+            $records[$permit->id] = $record;
+        }
+
+        return $records;
+    }
+
+    /** @param  array{permit: int, seq: int, state: string, seal: string}  $fold */
+    private function open(int $learner, array $fold): ?Folded
+    {
+        if (! $this->isOurs($learner, $fold['permit'], $fold['seq'], $fold['state'], $fold['seal'])) {
+            return null;
+        }
+        try {
+            /** @var array<string, mixed> $state */
+            $state = json_decode($fold['state'], true, 64, JSON_THROW_ON_ERROR);
+
+            return Folded::fromFields(Fields::of($state));
+        } catch (CoreException|\JsonException) {
+            return null;
+        }
+    }
+
+    /**
+     * @param  list<int>  $learners
+     * @param  Collection<array-key, Permit>  $permits
+     * @return array<int, array<int, Record>>
+     */
+    private function fromLedger(array $learners, Collection $permits, \DateTimeImmutable $now): array
+    {
+        $records = [];
+        $entries = $learners === [] ? new Collection : LedgerEntry::query()->whereIn('learner_id', $learners)->orderBy('seq')->get()->groupBy('learner_id');
+        foreach ($learners as $learner) {
+            foreach ($permits as $permit) {
+                $records[$learner][$permit->id] = self::ledger($entries[$learner] ?? new Collection, $permit->id)->asOf($now);
+            }
+        }
+
+        return $records;
+    }
+
+    /** @param  Collection<int, LedgerEntry>  $entries  of one learner, in the ledger's sequence */
+    public static function ledger(Collection $entries, int $permit): Ledger
+    {
+        return Ledger::of($entries
+            ->filter(static fn (LedgerEntry $entry): bool => $entry->permit_id === null || $entry->permit_id === $permit)
+            ->map(static fn (LedgerEntry $entry): Line => $entry->line()));
+    }
+
+    private function keepLater(int $learner): void
+    {
+        if ($this->waiting === []) {
+            $this->app->terminating(function (): void {
+                $learners = array_keys($this->waiting);
+                $this->waiting = [];
+                foreach ($learners as $each) {
+                    $this->keep($each, now()->toImmutable());
+                }
+            });
+        }
+        $this->waiting[$learner] = true;
+    }
+
+    private function seal(int $learner, int $permit, int $seq, string $state): string
+    {
+        return $this->key->seal("fold\n$learner\n$permit\n$seq\n$state");
+    }
+
+    private function isOurs(int $learner, int $permit, int $seq, string $state, string $seal): bool
+    {
+        return hash_equals($this->seal($learner, $permit, $seq, $state), $seal);
+    }
+
+    private function isOldMake(string $state): bool
+    {
+        return ! str_starts_with($state, '{"v":'.Folded::VERSION.',');
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Competency;
+
+use App\Learning\Lesson;
+use Illuminate\Support\Collection;
+use MillStep\Core\Competency\Requirement;
+use MillStep\Core\Fields;
+
+/** What the shop asks for as it stands: every permit with its statements, and which lesson versions still count. */
+final readonly class Rules
+{
+    /**
+     * @param  Collection<string, Permit>  $permits  by code, with their statements
+     * @param  array<string, int>  $accepted  the oldest version of each lesson that still counts, by code
+     */
+    public function __construct(public Collection $permits, private array $accepted)
+    {
+    }
+
+    public static function inForce(): self
+    {
+        return new self(
+            Permit::query()->with('statements')->orderBy('id')->get()->keyBy('code'),
+            Lesson::query()->orderBy('version')->pluck('accepted_from', 'code')->all(),
+        );
+    }
+
+    /** @throws \LogicException when the permit has no statement yet */
+    public function requirement(Permit $permit): Requirement
+    {
+        $statement = $permit->statementInForce();
+        $lessons = [...$permit->requirement['lessons'], ...$permit->requirement['guided'] ?? []];
+
+        return Requirement::fromFields(Fields::of([
+            ...$permit->requirement,
+            'statement_version' => $statement->version,
+            'statement_grace_until' => $statement->grace_until?->toIso8601ZuluString(),
+            'accepted_versions' => array_intersect_key($this->accepted, array_flip($lessons)),
+        ]));
+    }
+}

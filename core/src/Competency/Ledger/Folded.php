@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Competency\Ledger;
+
+use MillStep\Core\Competency\Ledger\Entry\Corrected;
+use MillStep\Core\Competency\Record;
+use MillStep\Core\Competency\Scope;
+use MillStep\Core\Competency\Signature;
+use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Fields;
+
+/**
+ * What a learner's lines for one permit come to up to one of them, so that whoever keeps it need only read the lines
+ * after. It never says more than the ledger: where a line after it may change what stands before (a correction), or
+ * the clock was put back behind it, it says nothing, and the ledger is read whole.
+ */
+final readonly class Folded
+{
+    /** Raised whenever an entry folds otherwise than before: what was kept is then thrown away. */
+    public const VERSION = 1;
+
+    private const INSTANT = 'Y-m-d\TH:i:s.u\Z';
+
+    /**
+     * @param  string|null  $last  id of the last line in it
+     * @param  \DateTimeImmutable|null  $latest  when the latest line in it that gives something happened
+     */
+    public function __construct(private Fold $fold, public ?string $last, private ?\DateTimeImmutable $latest)
+    {
+    }
+
+    /** Of no line at all. */
+    public static function nothing(): self
+    {
+        return new self(new Fold, null, null);
+    }
+
+    /**
+     * With the lines that follow it, up to the first that does not count yet.
+     *
+     * @param  iterable<Line>  $after  in the ledger's own sequence
+     * @return self|null null when only the whole ledger can say
+     */
+    public function extendedBy(iterable $after, \DateTimeImmutable $now): ?self
+    {
+        if ($this->latest !== null && $now < $this->latest) {
+            return null;
+        }
+        $fold = clone $this->fold;
+        $last = $this->last;
+        $latest = $this->latest;
+        foreach ($after as $line) {
+            if ($line->entry instanceof Corrected) {
+                return null;
+            }
+            $restricts = $line->entry->restricts();
+            if (! $restricts && $line->at > $now) {
+                break;
+            }
+            $line->entry->foldInto($fold, $line);
+            $last = $line->id;
+            $latest = $restricts ? $latest : max($latest ?? $line->at, $line->at);
+        }
+
+        return new self($fold, $last, $latest);
+    }
+
+    /**
+     * What the ledger says, with the lines that follow this fold.
+     *
+     * @param  iterable<Line>  $after  all of them
+     * @return Record|null null when only the whole ledger can say
+     */
+    public function recordWith(iterable $after, \DateTimeImmutable $now): ?Record
+    {
+        if ($this->latest !== null && $now < $this->latest) {
+            return null;
+        }
+        $fold = clone $this->fold;
+        foreach ($after as $line) {
+            if ($line->entry instanceof Corrected) {
+                return null;
+            }
+            if ($line->at <= $now || $line->entry->restricts()) {
+                $line->entry->foldInto($fold, $line);
+            }
+        }
+
+        return $fold->record();
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        $record = $this->fold->record();
+        $signature = $record->signature;
+
+        return [
+            'v' => self::VERSION,
+            'last' => $this->last,
+            'latest' => self::instant($this->latest),
+            'lessons' => (object) $record->lessons,
+            'checks' => (object) $record->checks,
+            'assessments' => (object) $record->assessments,
+            'practice_count' => $record->practiceCount,
+            'practice_minutes' => $record->practiceMinutes,
+            'machine_minutes' => $record->machineMinutes,
+            'acknowledged' => $record->acknowledged,
+            'signature' => $signature === null ? null : [
+                'id' => $signature->id,
+                'at' => self::instant($signature->at),
+                'statement_version' => $signature->statementVersion,
+                'valid_until' => self::instant($signature->validUntil),
+                'scope' => (object) $signature->scope->toArray(),
+            ],
+            'suspended' => $record->suspended,
+            'revoked' => $record->revoked,
+            'last_at_machine' => self::instant($record->lastAtMachine),
+        ];
+    }
+
+    /** @throws InvalidInput when it is not what toArray gives, or of another version */
+    public static function fromFields(Fields $fields): self
+    {
+        $fields->integer('v', self::VERSION, self::VERSION);
+        $fold = new Fold;
+        $fold->lessons = self::each($fields->objectOrEmpty('lessons'), static fn (Fields $of, string $key): int => $of->integer($key, 0));
+        $fold->checks = self::each($fields->objectOrEmpty('checks'), static fn (Fields $of, string $key): bool => $of->flag($key, false));
+        $fold->assessments = self::each($fields->objectOrEmpty('assessments'), static fn (Fields $of, string $key): string => $of->text($key));
+        $fold->practiceCount = $fields->integer('practice_count', 0);
+        $fold->practiceMinutes = $fields->integer('practice_minutes', 0);
+        $fold->machineMinutes = $fields->integer('machine_minutes', 0);
+        $fold->acknowledged = $fields->has('acknowledged') ? $fields->integer('acknowledged', 0) : null;
+        if ($fields->has('signature')) {
+            $signature = $fields->object('signature');
+            $fold->signature = new Signature(
+                $signature->text('id'),
+                $signature->instant('at'),
+                $signature->integer('statement_version', 0),
+                $signature->instant('valid_until'),
+                Scope::fromFields($signature->objectOrEmpty('scope')),
+            );
+        }
+        $fold->suspended = $fields->flag('suspended', true);
+        $fold->revoked = $fields->flag('revoked', true);
+        $fold->lastAtMachine = $fields->has('last_at_machine') ? $fields->instant('last_at_machine') : null;
+
+        return new self(
+            $fold,
+            $fields->has('last') ? $fields->text('last') : null,
+            $fields->has('latest') ? $fields->instant('latest') : null,
+        );
+    }
+
+    private static function instant(?\DateTimeImmutable $at): ?string
+    {
+        return $at?->setTimezone(new \DateTimeZone('UTC'))->format(self::INSTANT);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(Fields, string): T  $read
+     * @return array<string, T>
+     */
+    private static function each(Fields $fields, callable $read): array
+    {
+        $values = [];
+        foreach ($fields->keys() as $key) {
+            $values[$key] = $read($fields, $key);
+        }
+
+        return $values;
+    }
+}
