@@ -9,7 +9,6 @@ $base = [
     'database' => env('DB_DATABASE', 'millstep'),
     'charset' => 'utf8',
     'prefix' => '',
-    'search_path' => 'public',
     'sslmode' => 'prefer',
 ];
 
@@ -20,7 +19,11 @@ return [
         'pgsql' => [...$base,
             'username' => env('DB_USERNAME', 'millstep_app'),
             'password' => env('DB_PASSWORD', ''),
-            'options' => [PDO::ATTR_PERSISTENT => (bool) env('DB_PERSISTENT', false)],
+            'options' => [
+                PDO::ATTR_PERSISTENT => (bool) env('DB_PERSISTENT', false),
+                // One round trip a query, instead of preparing and putting away what is asked once.
+                PDO::PGSQL_ATTR_DISABLE_PREPARES => true,
+            ],
         ],
         // The owner of the tables: migrations and nothing else.
         'owner' => [...$base,

@@ -25,16 +25,6 @@ final class Folds
     /** So many lines after a fold are worth folding again. */
     private const LONG = 12;
 
-    private const QUERY = <<<'SQL'
-        WITH who AS (SELECT unnest(string_to_array(?, ',')::bigint[]) AS id),
-            kept AS (SELECT learner_id, min(seq) AS seq, json_agg(json_build_object('permit', permit_id, 'seq', seq, 'state', state, 'seal', seal)) AS folds
-                FROM competency_folds WHERE learner_id IN (SELECT id FROM who) GROUP BY learner_id)
-        SELECT who.id, kept.folds, (SELECT json_agg(json_build_object('seq', l.seq, 'id', l.id, 'permit', l.permit_id, 'type', l.type, 'data', l.data,
-            'at', to_char(l.happened_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"')) ORDER BY l.seq)
-            FROM competency_ledger l WHERE l.learner_id = who.id AND l.seq > coalesce(kept.seq, 0)) AS lines
-        FROM who LEFT JOIN kept ON kept.learner_id = who.id
-        SQL;
-
     /** @var array<int, true> learners whose folds are to be kept at the end of this request */
     private array $waiting = [];
 
@@ -50,7 +40,7 @@ final class Folds
     public function records(array $learners, Collection $permits, \DateTimeImmutable $now): array
     {
         $records = $whole = [];
-        foreach ($learners === [] ? [] : DB::select(self::QUERY, [implode(',', $learners)]) as $row) {
+        foreach ($learners === [] ? [] : DB::select('SELECT * FROM competency_since_fold(?)', ['{'.implode(',', $learners).'}']) as $row) {
             /** @var list<array{permit: int, seq: int, state: string, seal: string}> $kept */
             $kept = json_decode($row->folds ?? '[]', true, 64, JSON_THROW_ON_ERROR);
             /** @var list<array{seq: int, id: string, permit: int|null, type: string, data: array<string, mixed>, at: string}> $lines */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use App\Support\BootsByName;
 use App\Workshop\Machine;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -23,6 +24,8 @@ use MillStep\Core\Fields;
  */
 final class Permit extends Model
 {
+    use BootsByName;
+
     protected $table = 'competency_permits';
 
     protected $guarded = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use App\Support\BootsByName;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 
@@ -18,6 +19,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Statement extends Model
 {
+    use BootsByName;
+
     public $timestamps = false;
 
     protected $table = 'competency_statements';

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gate;
 
 use App\People\User;
+use App\Support\BootsByName;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
@@ -33,6 +34,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class BadgeRead extends Model
 {
+    use BootsByName;
     use HasUuids;
 
     /** What an answer needs to be shown. */

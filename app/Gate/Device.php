@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gate;
 
 use App\People\User;
+use App\Support\BootsByName;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\Authenticatable;
@@ -34,6 +35,7 @@ use Laravel\Sanctum\HasApiTokens;
 final class Device extends Model implements AuthenticatableContract
 {
     use Authenticatable;
+    use BootsByName;
 
     /** @use HasApiTokens<Token> */
     use HasApiTokens;
@@ -74,15 +76,15 @@ final class Device extends Model implements AuthenticatableContract
         if (preg_match('/^\d{1,18}$/', $id) !== 1) {
             return null;
         }
-        $row = DB::table('gate_devices')->join('gate_tokens', 'tokenable_id', '=', 'gate_devices.id')->where('tokenable_type', self::class)
-            ->where('gate_tokens.id', $id)->whereNull('revoked_at')
-            ->select('gate_devices.*', 'gate_tokens.token', 'gate_tokens.name as token_name', 'gate_tokens.expires_at')->first();
-        if ($row === null || ! hash_equals($row->token, hash('sha256', $secret))
-            || ($row->expires_at !== null && CarbonImmutable::parse($row->expires_at)->isPast())) {
+        $row = DB::selectOne('SELECT gate_device(?) AS found', [$id]);
+        /** @var array{device: array<string, mixed>, token: array{id: int, name: string, token: string, expires_at: string|null}}|null $found */
+        $found = json_decode($row->found ?? 'null', true, 16, JSON_THROW_ON_ERROR);
+        if ($found === null || ! hash_equals($found['token']['token'], hash('sha256', $secret))
+            || ($found['token']['expires_at'] !== null && CarbonImmutable::parse($found['token']['expires_at'])->isPast())) {
             return null;
         }
-        $device = (new self)->newFromBuilder(array_diff_key((array) $row, ['token' => 0, 'token_name' => 0, 'expires_at' => 0]));
-        $token = (new Token)->newFromBuilder(['id' => $id, 'name' => $row->token_name, 'token' => $row->token, 'expires_at' => $row->expires_at]);
+        $device = (new self)->newFromBuilder($found['device']);
+        $token = (new Token)->newFromBuilder($found['token']);
 
         return $device->withAccessToken($token);
     }

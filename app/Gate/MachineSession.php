@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Gate;
 
 use App\People\User;
+use App\Support\BootsByName;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
@@ -34,6 +35,7 @@ use MillStep\Core\Workshop\ShopPolicy;
  */
 final class MachineSession extends Model
 {
+    use BootsByName;
     use HasUuids;
 
     public $timestamps = false;

@@ -9,7 +9,6 @@ use App\Competency\Rules;
 use App\Competency\Statement;
 use App\People\User;
 use App\Workshop\Machine;
-use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -19,41 +18,13 @@ use MillStep\Core\Workshop\ShopPolicy;
 
 /**
  * Everything that a decision at one machine goes by, as it stands in one instant: read in a single query, after the
- * locks were taken, so that nothing of it is older than anything else.
+ * locks were taken, so that nothing of it is older than anything else (gate_moment, a function of the database's so
+ * that it is planned once a connection and not once a read).
  *
  * @phpstan-type Row array<string, mixed>
  */
 final readonly class Moment
 {
-    private const QUERY = <<<'SQL'
-        WITH asked AS (SELECT ?::bigint AS machine, ?::timestamptz AS now, ?::text AS badge, ?::text AS companion, ?::uuid AS read, ?::bigint AS device),
-            open AS (SELECT s.* FROM gate_sessions s, asked WHERE s.machine_id = asked.machine AND s.ended_at IS NULL),
-            ended AS (SELECT s.* FROM gate_sessions s, asked WHERE s.machine_id = asked.machine AND s.ended_at IS NOT NULL ORDER BY s.ended_at DESC LIMIT 1),
-            known AS (SELECT r.* FROM gate_reads r, asked WHERE r.id = asked.read),
-            last AS (SELECT r.* FROM gate_reads r, asked WHERE r.machine_id = asked.machine ORDER BY r.read_at DESC LIMIT 1),
-            badges AS (SELECT b.user_id, b.code_hash FROM gate_badges b, asked WHERE b.active AND b.code_hash IN (asked.badge, asked.companion)),
-            people AS (SELECT user_id AS id FROM open UNION SELECT companion_id FROM open UNION SELECT user_id FROM ended UNION SELECT user_id FROM known
-                UNION SELECT holder_id FROM known UNION SELECT user_id FROM last UNION SELECT holder_id FROM last UNION SELECT user_id FROM badges)
-        SELECT json_build_object(
-            'machine', (SELECT to_json(m) FROM workshop_machines m WHERE m.id = asked.machine),
-            'device', (SELECT to_json(d) FROM gate_devices d WHERE d.id = asked.device),
-            'takes', (SELECT json_agg(permit_id) FROM competency_machine_permit WHERE machine_id = asked.machine),
-            'permits', (SELECT json_agg(p ORDER BY p.id) FROM competency_permits p),
-            'statements', (SELECT json_agg(s) FROM (SELECT id, permit_id, version, in_force_from, grace_until FROM competency_statements) s),
-            'accepted', (SELECT json_agg(json_build_array(code, accepted_from) ORDER BY version) FROM learning_lessons),
-            'policy', (SELECT p.settings FROM workshop_policies p WHERE p.in_force_from <= asked.now ORDER BY p.in_force_from DESC, p.id DESC LIMIT 1),
-            'open', (SELECT to_json(open) FROM open), 'ended', (SELECT to_json(ended) FROM ended),
-            'known', (SELECT to_json(known) FROM known), 'last', (SELECT to_json(last) FROM last),
-            'sessions', (SELECT json_agg(s) FROM gate_sessions s WHERE s.id IN (SELECT session_id FROM known UNION SELECT session_id FROM last)),
-            'badges', (SELECT json_object_agg(code_hash, user_id) FROM badges),
-            'people', (SELECT json_agg(u) FROM (SELECT id, name, role, active FROM people_users WHERE id IN (SELECT id FROM people)) u),
-            'present', (SELECT json_agg(p.user_id) FROM gate_presences p JOIN people_users u ON u.id = p.user_id
-                WHERE p.until > asked.now AND u.active AND u.role IN ('lead', 'instructor')),
-            'elsewhere', (SELECT json_object_agg(user_id, turns) FROM (SELECT user_id, count(*) AS turns FROM gate_sessions
-                WHERE ended_at IS NULL AND machine_id <> asked.machine GROUP BY user_id) e)
-        ) AS moment FROM asked
-        SQL;
-
     /**
      * @param  MachineSession|null  $open  the turn at this machine
      * @param  MachineSession|null  $ended  the turn before
@@ -87,7 +58,7 @@ final readonly class Moment
     public static function at(int $machineId, ?int $device = null, ?string $badge = null, ?string $companion = null, ?string $read = null): self
     {
         $now = CarbonImmutable::now();
-        $row = DB::selectOne(self::QUERY, [$machineId, $now->format('Y-m-d H:i:s.uP'), $badge, $companion, $read, $device]);
+        $row = DB::selectOne('SELECT gate_moment(?, ?, ?, ?, ?, ?) AS moment', [$machineId, $now->format('Y-m-d H:i:s.uP'), $badge, $companion, $read, $device]);
         /** @var array<string, mixed> $facts */
         $facts = json_decode($row->moment, true, 64, JSON_THROW_ON_ERROR);
         $statements = new Collection(self::models(Statement::class, $facts['statements']));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gate;
 
+use App\Support\BootsByName;
 use Laravel\Sanctum\PersonalAccessToken;
 
 /**
@@ -14,5 +15,7 @@ use Laravel\Sanctum\PersonalAccessToken;
  */
 final class Token extends PersonalAccessToken
 {
+    use BootsByName;
+
     protected $table = 'gate_tokens';
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Competency\Permit;
+use App\Support\BootsByName;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -33,6 +34,7 @@ use Illuminate\Notifications\Notifiable;
  */
 final class User extends Authenticatable
 {
+    use BootsByName;
     use Notifiable;
 
     protected $table = 'people_users';

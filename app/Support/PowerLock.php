@@ -23,12 +23,7 @@ final class PowerLock
     /** One turn at a time at a machine, and for the person whose badge it is or who was asked by an earlier read. */
     public static function forDecision(int $machine, ?string $badge = null, ?string $follows = null): void
     {
-        DB::select(
-            'SELECT pg_advisory_xact_lock_shared(?), pg_advisory_xact_lock(?, ?), (SELECT pg_advisory_xact_lock(?, user_id::int) FROM (
-                SELECT user_id FROM gate_badges WHERE code_hash = ? AND active UNION SELECT user_id FROM gate_reads WHERE id = ? AND user_id IS NOT NULL
-            ) who LIMIT 1)',
-            [self::KEY, self::MACHINE, $machine, self::PERSON, $badge, $follows],
-        );
+        DB::select('SELECT gate_lock(?, ?, ?, ?, ?, ?)', [self::KEY, self::MACHINE, $machine, self::PERSON, $badge, $follows]);
     }
 
     public static function forRestriction(): void

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Competency\Permit;
+use App\Support\BootsByName;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -35,6 +36,8 @@ use MillStep\Core\Workshop\Speeds;
  */
 final class Machine extends Model
 {
+    use BootsByName;
+
     /** What a workshop file and a machine's form hold of it. */
     public const FIELDS = [
         'name', 'kind', 'speeds_rpm', 'speed_names', 'min_rpm', 'max_rpm', 'speed_change', 'depth_scale',

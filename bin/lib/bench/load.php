@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+// load.php URL FILE: reads badges at 40 machines, one at a time against a bare route, then so many a second. What is
+// late is counted from when it was due, so that a server which falls behind shows it.
+
+[, $url, $file] = $argv;
+/** @var array{tokens: list<string>, codes: list<string>} $shop */
+$shop = json_decode((string) file_get_contents($file), true, 8, JSON_THROW_ON_ERROR);
+$rate = (int) (getenv('RATE') ?: 50);
+$seconds = (int) (getenv('SECONDS') ?: 30);
+mt_srand(7);
+
+function uuid(): string
+{
+    $hex = bin2hex(random_bytes(16));
+
+    return sprintf('%s-%s-7%s-8%s-%s', substr($hex, 0, 8), substr($hex, 8, 4), substr($hex, 13, 3), substr($hex, 17, 3), substr($hex, 20));
+}
+
+/** @param  array<string, mixed>|null  $body */
+function call(string $url, ?string $token, ?array $body): CurlHandle
+{
+    $call = curl_init($url) ?: throw new RuntimeException;
+    curl_setopt_array($call, [CURLOPT_RETURNTRANSFER => true, CURLOPT_PROXY => '', CURLOPT_TIMEOUT => 20,
+        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'Expect:', ...($token === null ? [] : ["Authorization: Bearer $token"])]]
+        + ($body === null ? [] : [CURLOPT_POSTFIELDS => json_encode($body, JSON_THROW_ON_ERROR)]));
+
+    return $call;
+}
+
+const JOB = ['material' => 'mild_steel', 'thickness_mm' => 8, 'operation' => 'drill', 'diameter_mm' => 6];
+
+/** What each machine does next: somebody comes, then goes. */
+$at = array_fill(0, count($shop['tokens']), null);
+$next = static function (int $machine) use (&$at, $shop): array {
+    if ($at[$machine] === null) {
+        do {
+            $code = $shop['codes'][mt_rand(0, count($shop['codes']) - 1)];
+        } while (in_array($code, $at, true));
+        $at[$machine] = $code;
+
+        return ['id' => uuid(), 'intent' => 'start', 'badge' => $code, 'request' => JOB];
+    }
+    [$code, $at[$machine]] = [$at[$machine], null];
+
+    return ['id' => uuid(), 'intent' => 'finish', 'badge' => $code];
+};
+
+$say = static function (string $what, array $ms): void {
+    sort($ms);
+    $p = static fn (float $part): float => $ms[(int) min(count($ms) - 1, floor($part * count($ms)))];
+    printf("%-34s p50 %6.1f  p95 %6.1f  p99 %6.1f  most %6.1f ms  (%d)\n", $what, $p(0.5), $p(0.95), $p(0.99), end($ms), count($ms));
+};
+
+// --- one at a time: bare and read in turn, so that both see the same machine
+$times = ['bare' => [], 'up' => [], 'start' => [], 'finish' => [], 'screen' => []];
+$said = [];
+for ($i = 0; $i < 330; $i++) {
+    $machine = $i % 40;
+    foreach (['bare' => call("$url/api/gate/screen", null, null), 'up' => call("$url/up", null, null), 'screen' => call("$url/api/gate/screen", $shop['tokens'][$machine], null),
+        'start' => null, 'finish' => null] as $what => $call) {
+        $call ??= call("$url/api/gate/reads", $shop['tokens'][$machine], $next($machine));
+        $begun = hrtime(true);
+        $answer = curl_exec($call);
+        $i < 30 || $times[$what][] = (hrtime(true) - $begun) / 1e6;
+        if ($what === 'start' || $what === 'finish') {
+            $key = (json_decode((string) $answer, true)['decision'] ?? null) ?? (json_decode((string) $answer, true)['event'] ?? 'refused');
+            $said[$key] = ($said[$key] ?? 0) + 1;
+        }
+    }
+}
+echo "One at a time:\n";
+foreach ($times as $what => $ms) {
+    $say(['bare' => 'bare route (device without a token)', 'up' => '/up (asks the database)', 'start' => 'badge read that gives power', 'finish' => 'badge read that ends a turn', 'screen' => 'a screen\'s question'][$what], $ms);
+}
+$median = static function (array $ms): float {
+    sort($ms);
+
+    return $ms[intdiv(count($ms), 2)];
+};
+printf("ratio of a decision to /up %.2f, to the bare route %.2f\n", $median($times['start']) / $median($times['up']), $median($times['start']) / $median($times['bare']));
+echo 'said: '.json_encode($said)."\n";
+
+// --- so many a second, each when it is due; then the same with every screen asking once a second beside it
+foreach ([false, true] as $screens) {
+    $multi = curl_multi_init();
+    $late = $asked = $open = $answers = [];
+    $start = hrtime(true) + 200_000_000;
+    $due = [];
+    for ($n = 0; $n < $rate * $seconds; $n++) {
+        $due[] = [$start + (int) ($n * 1e9 / $rate), 'read', $n % 40];
+    }
+    for ($second = 0; $screens && $second < $seconds; $second++) {
+        for ($machine = 0; $machine < 40; $machine++) {
+            $due[] = [$start + (int) (($second + $machine / 40) * 1e9), 'screen', $machine];
+        }
+    }
+    usort($due, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
+    $busy = [];
+    while ($due !== [] || $open !== []) {
+        while ($due !== [] && $due[0][0] <= hrtime(true)) {
+            // A machine has one reader, which reads one badge at a time.
+            if ($due[0][1] === 'read' && isset($busy[$due[0][2]])) {
+                $skip = array_shift($due);
+                $skip[2] = ($skip[2] + 13) % 40;
+                for ($tries = 0; isset($busy[$skip[2]]) && $tries < 40; $tries++) {
+                    $skip[2] = ($skip[2] + 1) % 40;
+                }
+                array_unshift($due, $skip);
+                if (isset($busy[$skip[2]])) {
+                    break;
+                }
+            }
+            [$when, $what, $machine] = array_shift($due);
+            $call = $what === 'read' ? call("$url/api/gate/reads", $shop['tokens'][$machine], $next($machine)) : call("$url/api/gate/screen", $shop['tokens'][$machine], null);
+            curl_multi_add_handle($multi, $call);
+            $open[spl_object_id($call)] = [$call, $when, $what, $machine];
+            $what === 'read' && $busy[$machine] = true;
+        }
+        curl_multi_exec($multi, $running);
+        while (($done = curl_multi_info_read($multi)) !== false) {
+            [$call, $when, $what, $machine] = $open[spl_object_id($done['handle'])];
+            $late[$what][] = (hrtime(true) - $when) / 1e6;
+            $status = (int) curl_getinfo($call, CURLINFO_RESPONSE_CODE);
+            $answers[$what.' '.$status] = ($answers[$what.' '.$status] ?? 0) + 1;
+            unset($open[spl_object_id($call)]);
+            curl_multi_remove_handle($multi, $call);
+            if ($what === 'read') {
+                unset($busy[$machine]);
+            }
+        }
+        curl_multi_select($multi, $due === [] ? 0.01 : max(0.0, min(0.01, ($due[0][0] - hrtime(true)) / 1e9)));
+    }
+    printf("%d reads a second for %d s at 40 machines%s:\n", $rate, $seconds, $screens ? ', each screen asking once a second' : '');
+    foreach ($late as $what => $ms) {
+        $say("  $what, from when it was due", $ms);
+    }
+    echo '  answered: '.json_encode($answers)."\n";
+}
