@@ -11,5 +11,5 @@ Route::prefix('api')->group(function (): void {
     }
 });
 
-Route::any('api/{missing}', fn () => abort(404))->where('missing', '.*');
+Route::any('api/{missing}', App\Http\Missing::class)->where('missing', '.*');
 Route::view('{page?}', 'app')->where('page', '^(?!api/|build/).*$');

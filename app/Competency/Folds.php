@@ -19,6 +19,10 @@ use MillStep\Core\Fields;
  * Reads learners' records from folds that were kept and the lines after them, in one query. A fold is sealed with the
  * shop's key and names the line that it stands at; where it is missing, not ours, of another make or cannot say, the
  * ledger is read whole. What has grown long is folded again after the answer has gone out.
+ *
+ * @phpstan-type Kept array{permit: int, seq: int, state: string, seal: string}
+ * @phpstan-type Later array{seq: int, id: string, permit: int|null, type: string, data: array<string, mixed>, at: string}
+ * @phpstan-type SinceFold array{learner: int, folds: list<Kept>|null, lines: list<Later>|null}
  */
 final class Folds
 {
@@ -35,18 +39,16 @@ final class Folds
     /**
      * @param  array<array-key, int>  $learners  ids
      * @param  Collection<array-key, Permit>  $permits
+     * @param  list<SinceFold>  $read  what was read of them already
      * @return array<int, array<int, Record>> by learner and permit
      */
-    public function records(array $learners, Collection $permits, \DateTimeImmutable $now): array
+    public function records(array $learners, Collection $permits, \DateTimeImmutable $now, array $read = []): array
     {
         $records = $whole = [];
-        foreach ($learners === [] ? [] : DB::select('SELECT * FROM competency_since_fold(?)', ['{'.implode(',', $learners).'}']) as $row) {
-            /** @var list<array{permit: int, seq: int, state: string, seal: string}> $kept */
-            $kept = json_decode($row->folds ?? '[]', true, 64, JSON_THROW_ON_ERROR);
-            /** @var list<array{seq: int, id: string, permit: int|null, type: string, data: array<string, mixed>, at: string}> $lines */
-            $lines = json_decode($row->lines ?? '[]', true, 64, JSON_THROW_ON_ERROR);
-            $learner = (int) $row->id;
-            $mine = $this->fromFolds($learner, array_column($kept, null, 'permit'), $lines, $permits, $now);
+        foreach ($this->sinceFold($learners, $read) as $each) {
+            $learner = $each['learner'];
+            $lines = $each['lines'] ?? [];
+            $mine = $this->fromFolds($learner, array_column($each['folds'] ?? [], null, 'permit'), $lines, $permits, $now);
             if ($mine === null) {
                 $whole[] = $learner;
             } else {
@@ -58,6 +60,30 @@ final class Folds
         }
 
         return $records + $this->fromLedger($whole, $permits, $now);
+    }
+
+    /**
+     * @param  array<array-key, int>  $learners
+     * @param  list<SinceFold>  $read
+     * @return list<SinceFold>
+     */
+    private function sinceFold(array $learners, array $read): array
+    {
+        $read = array_values(array_filter($read, static fn (array $each): bool => in_array($each['learner'], $learners, true)));
+        $others = array_values(array_diff($learners, array_column($read, 'learner')));
+        if ($others === []) {
+            return $read;
+        }
+        /** @var list<\stdClass> $rows */
+        $rows = DB::select('SELECT competency_since_fold(id) AS found FROM unnest(?::bigint[]) id', ['{'.implode(',', $others).'}']);
+
+        foreach ($rows as $row) {
+            /** @var SinceFold $found */
+            $found = json_decode($row->found, true, 64, JSON_THROW_ON_ERROR);
+            $read[] = $found;
+        }
+
+        return $read;
     }
 
     /**
@@ -127,8 +153,8 @@ final class Folds
     }
 
     /**
-     * @param  array<int, array{permit: int, seq: int, state: string, seal: string}>  $kept  by permit
-     * @param  list<array{seq: int, id: string, permit: int|null, type: string, data: array<string, mixed>, at: string}>  $lines
+     * @param  array<int, Kept>  $kept  by permit
+     * @param  list<Later>  $lines
      * @param  Collection<array-key, Permit>  $permits
      * @return array<int, Record>|null null when only the whole ledger can say
      */
@@ -157,7 +183,7 @@ final class Folds
         return $records;
     }
 
-    /** @param  array{permit: int, seq: int, state: string, seal: string}  $fold */
+    /** @param  Kept  $fold */
     private function open(int $learner, array $fold): ?Folded
     {
         if (! $this->isOurs($learner, $fold['permit'], $fold['seq'], $fold['state'], $fold['seal'])) {

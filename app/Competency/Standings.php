@@ -16,6 +16,8 @@ use MillStep\Core\Competency\Standing;
  * The one reader of the ledger: has the core fold a learner's lines into a record and say where that puts them. Gate,
  * pages and signatures read nothing else. One query for all the learners asked about, so that a cohort costs no more
  * than one of them.
+ *
+ * @phpstan-import-type SinceFold from Folds
  */
 final class Standings
 {
@@ -28,14 +30,15 @@ final class Standings
      * @param  Collection<int, Permit>  $permits  with their statements
      * @param  CarbonImmutable|null  $asOf  an instant in the past: what had been recorded by then, and nothing after
      * @param  Rules|null  $rules  where they are known already
+     * @param  list<SinceFold>  $read  what was read already of them
      * @return array<int, array<string, PermitStanding>> by learner id and permit code
      */
-    public function of(Collection $learners, Collection $permits, ?CarbonImmutable $asOf = null, ?Rules $rules = null): array
+    public function of(Collection $learners, Collection $permits, ?CarbonImmutable $asOf = null, ?Rules $rules = null, array $read = []): array
     {
         $rules ??= Rules::inForce();
         $now = $asOf ?? CarbonImmutable::now();
         $ids = $learners->map(static fn (User $learner): int => $learner->id)->all();
-        $records = $asOf === null ? $this->folds->records($ids, $rules->permits, $now) : self::past($ids, $rules, $asOf);
+        $records = $asOf === null ? $this->folds->records($ids, $rules->permits, $now, $read) : self::past($ids, $rules, $asOf);
         $standings = [];
         foreach ($learners as $learner) {
             $computed = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gate;
 
+use App\Competency\Folds;
 use App\Competency\Permit;
 use App\Competency\Rules;
 use App\Competency\Statement;
@@ -21,6 +22,8 @@ use MillStep\Core\Workshop\ShopPolicy;
  * locks were taken, so that nothing of it is older than anything else (gate_moment, a function of the database's so
  * that it is planned once a connection and not once a read).
  *
+ * @phpstan-import-type SinceFold from Folds
+ *
  * @phpstan-type Row array<string, mixed>
  */
 final readonly class Moment
@@ -32,6 +35,7 @@ final readonly class Moment
      * @param  BadgeRead|null  $last  the last read at this machine
      * @param  list<int>  $present  who teaches and is on the floor
      * @param  array<int, int>  $elsewhere  open turns at other machines, by person
+     * @param  list<SinceFold>  $records  what was kept of whoever has the machine and whoever came, and their lines after that
      */
     private function __construct(
         public CarbonImmutable $now,
@@ -47,6 +51,7 @@ final readonly class Moment
         public ?User $companionOf,
         private array $present,
         private array $elsewhere,
+        public array $records,
     ) {
     }
 
@@ -92,10 +97,11 @@ final readonly class Moment
             $turn($facts['ended']),
             $answered($facts['known']),
             $answered($facts['last']),
-            $people[$facts['badges'][$badge ?? ''] ?? 0] ?? null,
-            $people[$facts['badges'][$companion ?? ''] ?? 0] ?? null,
+            $people[$facts['badge_of'] ?? 0] ?? null,
+            $people[$facts['companion_of'] ?? 0] ?? null,
             $facts['present'] ?? [],
             $facts['elsewhere'] ?? [],
+            $facts['records'] ?? [],
         );
     }
 

@@ -15,8 +15,9 @@ trait BootsByName
         static::$traitInitializers[static::class] = [];
         foreach (class_uses_recursive(static::class) as $trait) {
             $name = class_basename($trait);
-            if (method_exists(static::class, 'boot'.$name)) {
-                static::{'boot'.$name}();
+            $boot = [static::class, 'boot'.$name];
+            if (method_exists(...$boot) && is_callable($boot)) {
+                forward_static_call($boot);
             }
             if (method_exists(static::class, 'initialize'.$name)) {
                 static::$traitInitializers[static::class][] = 'initialize'.$name;

@@ -39,50 +39,59 @@ return new class extends Migration
             END IF;
         END $$;
 
-        -- Everything that a decision at one machine goes by (App\Gate\Moment). VOLATILE, so that each look has a snapshot of its own.
-        CREATE OR REPLACE FUNCTION gate_moment(bigint, timestamptz, text, text, uuid, bigint) RETURNS json LANGUAGE plpgsql VOLATILE AS $$
-        DECLARE answer json;
+        -- What was kept of a learner's lines, and the lines after that (App\Competency\Folds).
+        CREATE OR REPLACE FUNCTION competency_since_fold(learner bigint) RETURNS json LANGUAGE plpgsql VOLATILE AS $$
+        DECLARE stands bigint; kept json; after json;
         BEGIN
-        WITH asked AS (SELECT $1 AS machine, $2 AS now, $3 AS badge, $4 AS companion, $5 AS read, $6 AS device),
-            open AS (SELECT s.* FROM gate_sessions s, asked WHERE s.machine_id = asked.machine AND s.ended_at IS NULL),
-            ended AS (SELECT s.* FROM gate_sessions s, asked WHERE s.machine_id = asked.machine AND s.ended_at IS NOT NULL ORDER BY s.ended_at DESC LIMIT 1),
-            known AS (SELECT r.* FROM gate_reads r, asked WHERE r.id = asked.read),
-            last AS (SELECT r.* FROM gate_reads r, asked WHERE r.machine_id = asked.machine ORDER BY r.read_at DESC LIMIT 1),
-            badges AS (SELECT b.user_id, b.code_hash FROM gate_badges b, asked WHERE b.active AND b.code_hash IN (asked.badge, asked.companion)),
-            people AS (SELECT user_id AS id FROM open UNION SELECT companion_id FROM open UNION SELECT user_id FROM ended UNION SELECT user_id FROM known
-                UNION SELECT holder_id FROM known UNION SELECT user_id FROM last UNION SELECT holder_id FROM last UNION SELECT user_id FROM badges)
-        SELECT json_build_object(
-            'machine', (SELECT to_json(m) FROM workshop_machines m WHERE m.id = asked.machine),
-            'device', (SELECT to_json(d) FROM gate_devices d WHERE d.id = asked.device),
-            'takes', (SELECT json_agg(permit_id) FROM competency_machine_permit WHERE machine_id = asked.machine),
-            'permits', (SELECT json_agg(p ORDER BY p.id) FROM competency_permits p),
-            'statements', (SELECT json_agg(s) FROM (SELECT id, permit_id, version, in_force_from, grace_until FROM competency_statements) s),
-            'accepted', (SELECT json_agg(json_build_array(code, accepted_from) ORDER BY version) FROM learning_lessons),
-            'policy', (SELECT p.settings FROM workshop_policies p WHERE p.in_force_from <= asked.now ORDER BY p.in_force_from DESC, p.id DESC LIMIT 1),
-            'open', (SELECT to_json(open) FROM open), 'ended', (SELECT to_json(ended) FROM ended),
-            'known', (SELECT to_json(known) FROM known), 'last', (SELECT to_json(last) FROM last),
-            'sessions', (SELECT json_agg(s) FROM gate_sessions s WHERE s.id IN (SELECT session_id FROM known UNION SELECT session_id FROM last)),
-            'badges', (SELECT json_object_agg(code_hash, user_id) FROM badges),
-            'people', (SELECT json_agg(u) FROM (SELECT id, name, role, active FROM people_users WHERE id IN (SELECT id FROM people)) u),
-            'present', (SELECT json_agg(p.user_id) FROM gate_presences p JOIN people_users u ON u.id = p.user_id
-                WHERE p.until > asked.now AND u.active AND u.role IN ('lead', 'instructor')),
-            'elsewhere', (SELECT json_object_agg(user_id, turns) FROM (SELECT user_id, count(*) AS turns FROM gate_sessions
-                WHERE ended_at IS NULL AND machine_id <> asked.machine GROUP BY user_id) e)
-        ) INTO answer FROM asked;
-        RETURN answer;
+            SELECT min(f.seq), json_agg(json_build_object('permit', f.permit_id, 'seq', f.seq, 'state', f.state, 'seal', f.seal))
+                INTO stands, kept FROM competency_folds f WHERE f.learner_id = learner;
+            SELECT json_agg(json_build_object('seq', l.seq, 'id', l.id, 'permit', l.permit_id, 'type', l.type, 'data', l.data,
+                'at', to_char(l.happened_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"')) ORDER BY l.seq)
+                INTO after FROM competency_ledger l WHERE l.learner_id = learner AND l.seq > coalesce(stands, 0);
+            RETURN json_build_object('learner', learner, 'folds', kept, 'lines', after);
         END $$;
 
-        -- What was kept of each learner's lines, and the lines after that (App\Competency\Folds).
-        CREATE OR REPLACE FUNCTION competency_since_fold(bigint[]) RETURNS TABLE (id bigint, folds json, lines json) LANGUAGE plpgsql STABLE AS $$
+        -- Everything that a decision at one machine goes by (App\Gate\Moment). VOLATILE and step by step: each step is a
+        -- lookup with a plan of its own. The locks were taken before, so nothing that matters changes between the steps.
+        CREATE OR REPLACE FUNCTION gate_moment(at_machine bigint, at_instant timestamptz, badge text, companion text, read_id uuid, by_device bigint)
+            RETURNS json LANGUAGE plpgsql VOLATILE AS $$
+        DECLARE
+            machine json; device json; takes json; permits json; statements json; accepted json; policy json;
+            opened gate_sessions; closed gate_sessions; known gate_reads; latest gate_reads;
+            sessions json; badge_of bigint; companion_of bigint; people json; present json; elsewhere json; records json;
         BEGIN
-        RETURN QUERY
-        WITH who AS (SELECT unnest($1) AS id),
-            kept AS (SELECT learner_id, min(seq) AS seq, json_agg(json_build_object('permit', permit_id, 'seq', seq, 'state', state, 'seal', seal)) AS folds
-                FROM competency_folds WHERE learner_id IN (SELECT w.id FROM who w) GROUP BY learner_id)
-        SELECT who.id, kept.folds, (SELECT json_agg(json_build_object('seq', l.seq, 'id', l.id, 'permit', l.permit_id, 'type', l.type, 'data', l.data,
-            'at', to_char(l.happened_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"')) ORDER BY l.seq)
-            FROM competency_ledger l WHERE l.learner_id = who.id AND l.seq > coalesce(kept.seq, 0)) AS lines
-        FROM who LEFT JOIN kept ON kept.learner_id = who.id;
+            SELECT to_json(m) INTO machine FROM workshop_machines m WHERE m.id = at_machine;
+            IF by_device IS NOT NULL THEN SELECT to_json(d) INTO device FROM gate_devices d WHERE d.id = by_device; END IF;
+            SELECT json_agg(t.permit_id) INTO takes FROM competency_machine_permit t WHERE t.machine_id = at_machine;
+            SELECT json_agg(p ORDER BY p.id) INTO permits FROM competency_permits p;
+            SELECT json_agg(json_build_object('id', s.id, 'permit_id', s.permit_id, 'version', s.version, 'in_force_from', s.in_force_from, 'grace_until', s.grace_until))
+                INTO statements FROM competency_statements s;
+            SELECT json_agg(json_build_array(l.code, l.accepted_from) ORDER BY l.version) INTO accepted FROM learning_lessons l;
+            SELECT p.settings INTO policy FROM workshop_policies p WHERE p.in_force_from <= at_instant ORDER BY p.in_force_from DESC, p.id DESC LIMIT 1;
+            SELECT * INTO opened FROM gate_sessions s WHERE s.machine_id = at_machine AND s.ended_at IS NULL;
+            IF opened.id IS NULL THEN
+                SELECT * INTO closed FROM gate_sessions s WHERE s.machine_id = at_machine AND s.ended_at IS NOT NULL ORDER BY s.ended_at DESC LIMIT 1;
+            END IF;
+            IF read_id IS NOT NULL THEN SELECT * INTO known FROM gate_reads r WHERE r.id = read_id; END IF;
+            SELECT * INTO latest FROM gate_reads r WHERE r.machine_id = at_machine ORDER BY r.read_at DESC LIMIT 1;
+            IF known.session_id IS NOT NULL OR latest.session_id IS NOT NULL THEN
+                SELECT json_agg(s) INTO sessions FROM gate_sessions s WHERE s.id IN (known.session_id, latest.session_id);
+            END IF;
+            IF badge IS NOT NULL THEN SELECT b.user_id INTO badge_of FROM gate_badges b WHERE b.active AND b.code_hash = badge; END IF;
+            IF companion IS NOT NULL THEN SELECT b.user_id INTO companion_of FROM gate_badges b WHERE b.active AND b.code_hash = companion; END IF;
+            SELECT json_agg(json_build_object('id', u.id, 'name', u.name, 'role', u.role, 'active', u.active)) INTO people FROM people_users u
+                WHERE u.id = ANY (ARRAY[opened.user_id, opened.companion_id, closed.user_id, known.user_id, known.holder_id, latest.user_id, latest.holder_id, badge_of, companion_of]);
+            SELECT json_agg(p.user_id) INTO present FROM gate_presences p JOIN people_users u ON u.id = p.user_id
+                WHERE p.until > at_instant AND u.active AND u.role IN ('lead', 'instructor');
+            -- Whose records will be asked for: whoever has the machine, and whoever came.
+            SELECT json_agg(competency_since_fold(w.id)), json_object_agg(w.id, (SELECT count(*) FROM gate_sessions s WHERE s.user_id = w.id AND s.ended_at IS NULL AND s.machine_id <> at_machine))
+                INTO records, elsewhere
+                FROM (SELECT DISTINCT unnest(ARRAY[opened.user_id, badge_of, CASE WHEN badge IS NULL THEN latest.user_id END]) AS id) w WHERE w.id IS NOT NULL;
+            RETURN json_build_object('machine', machine, 'device', device, 'takes', takes, 'permits', permits, 'statements', statements,
+                'accepted', accepted, 'policy', policy, 'open', CASE WHEN opened.id IS NOT NULL THEN to_json(opened) END,
+                'ended', CASE WHEN closed.id IS NOT NULL THEN to_json(closed) END, 'known', CASE WHEN known.id IS NOT NULL THEN to_json(known) END,
+                'last', CASE WHEN latest.id IS NOT NULL THEN to_json(latest) END, 'sessions', sessions,
+                'badge_of', badge_of, 'companion_of', companion_of, 'people', people, 'present', present, 'elsewhere', elsewhere, 'records', records);
         END $$;
         SQL);
     }
