@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Gate;
 
 use App\Gate\Http\ReadResource;
-use App\Support\PowerLock;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
@@ -20,7 +19,6 @@ final class GateState
     public function of(Device $device, ?string $nonce): array
     {
         [$moment, $session] = DB::transaction(function () use ($device): array {
-            PowerLock::forDecision($device->machine_id);
             $moment = Moment::at($device->machine_id);
             $session = $this->review->now($moment);
 

@@ -9,6 +9,7 @@ use App\Competency\Permit;
 use App\Competency\Rules;
 use App\Competency\Statement;
 use App\People\User;
+use App\Support\PowerLock;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -56,14 +57,25 @@ final readonly class Moment
     }
 
     /**
-     * Called with the machine's lock held where anything is to be decided.
+     * Takes the locks of a decision and looks then: call it in a transaction. A person is locked by the hash of their badge,
+     * or by the read that asked them.
      *
      * @throws \MillStep\Core\Exception\InvalidInput when a stored setting is not readable
      */
-    public static function at(int $machineId, ?int $device = null, ?string $badge = null, ?string $companion = null, ?string $read = null): self
+    public static function at(
+        int $machineId,
+        ?int $device = null,
+        ?string $badge = null,
+        ?string $companion = null,
+        ?string $follows = null,
+        ?string $read = null,
+    ): self
     {
         $now = CarbonImmutable::now();
-        $row = DB::selectOne('SELECT gate_moment(?, ?, ?, ?, ?, ?) AS moment', [$machineId, $now->format('Y-m-d H:i:s.uP'), $badge, $companion, $read, $device]);
+        $row = DB::selectOne('SELECT gate_moment(?, ?, ?, ?, ?, ?, ?, ?, ?, ?) AS moment', [
+            $machineId, $now->format('Y-m-d H:i:s.uP'), $badge, $companion, $follows, $read, $device,
+            PowerLock::SHOP, PowerLock::MACHINE, PowerLock::PERSON,
+        ]);
         /** @var array<string, mixed> $facts */
         $facts = json_decode($row->moment, true, 64, JSON_THROW_ON_ERROR);
         $statements = new Collection(self::models(Statement::class, $facts['statements']));

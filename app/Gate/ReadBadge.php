@@ -9,7 +9,6 @@ use App\Gate\Events\BadgeWasRead;
 use App\Gate\Events\PresenceChanged;
 use App\Gate\Events\SessionStarted;
 use App\People\User;
-use App\Support\PowerLock;
 use App\Support\Refusal;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
@@ -65,8 +64,7 @@ final class ReadBadge
         $badge = isset($read['badge']) ? Badge::hash($read['badge']) : null;
         $companion = ($read['companion_badge'] ?? '') === '' ? null : Badge::hash((string) $read['companion_badge']);
         // One badge at a time at a machine; a read that is sent again gets the answer it had.
-        PowerLock::forDecision($device->machine_id, $badge, $read['follows'] ?? null);
-        $moment = Moment::at($device->machine_id, $device->id, $badge, $companion, $read['id']);
+        $moment = Moment::at($device->machine_id, $device->id, $badge, $companion, $read['follows'] ?? null, $read['id']);
         if ($moment->device?->revoked_at !== null) {
             // Revoked while this was under way.
             throw new AuthenticationException;

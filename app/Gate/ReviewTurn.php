@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Gate;
 
-use App\Support\PowerLock;
 use Illuminate\Support\Facades\DB;
 
 /** Decides an open turn anew, as if its badge were read now, and ends it when as much is no longer allowed as was given. */
@@ -18,8 +17,6 @@ final class ReviewTurn
     public function at(int $machineId): ?MachineSession
     {
         return DB::transaction(function () use ($machineId): ?MachineSession {
-            PowerLock::forDecision($machineId);
-
             return $this->now(Moment::at($machineId));
         });
     }

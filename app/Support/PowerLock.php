@@ -14,20 +14,20 @@ use Illuminate\Support\Facades\DB;
  */
 final class PowerLock
 {
-    private const KEY = 7_301_156;
+    public const SHOP = 7_301_156;
 
-    private const MACHINE = 7_301_157;
+    public const MACHINE = 7_301_157;
 
-    private const PERSON = 7_301_158;
+    public const PERSON = 7_301_158;
 
-    /** One turn at a time at a machine, and for the person whose badge it is or who was asked by an earlier read. */
-    public static function forDecision(int $machine, ?string $badge = null, ?string $follows = null): void
+    /** One turn at a time at a machine. Where a person is decided on, the look that decides takes the locks (App\Gate\Moment). */
+    public static function forDecision(int $machine): void
     {
-        DB::select('SELECT gate_lock(?, ?, ?, ?, ?, ?)', [self::KEY, self::MACHINE, $machine, self::PERSON, $badge, $follows]);
+        DB::select('SELECT gate_lock(?, ?, ?, ?, ?, ?)', [self::SHOP, self::MACHINE, $machine, self::PERSON, null, null]);
     }
 
     public static function forRestriction(): void
     {
-        DB::select('SELECT pg_advisory_xact_lock(?)', [self::KEY]);
+        DB::select('SELECT pg_advisory_xact_lock(?)', [self::SHOP]);
     }
 }

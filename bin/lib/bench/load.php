@@ -55,11 +55,11 @@ $say = static function (string $what, array $ms): void {
 };
 
 // --- one at a time: bare and read in turn, so that both see the same machine
-$times = ['bare' => [], 'up' => [], 'start' => [], 'finish' => [], 'screen' => []];
+$times = ['bare' => [], 'up' => [], 'me' => [], 'start' => [], 'finish' => [], 'screen' => []];
 $said = [];
 for ($i = 0; $i < 330; $i++) {
     $machine = $i % 40;
-    foreach (['bare' => call("$url/api/gate/screen", null, null), 'up' => call("$url/up", null, null), 'screen' => call("$url/api/gate/screen", $shop['tokens'][$machine], null),
+    foreach (['bare' => call("$url/api/gate/screen", null, null), 'up' => call("$url/up", null, null), 'me' => call("$url/api/people/me", null, null), 'screen' => call("$url/api/gate/screen", $shop['tokens'][$machine], null),
         'start' => null, 'finish' => null] as $what => $call) {
         $call ??= call("$url/api/gate/reads", $shop['tokens'][$machine], $next($machine));
         $begun = hrtime(true);
@@ -73,14 +73,16 @@ for ($i = 0; $i < 330; $i++) {
 }
 echo "One at a time:\n";
 foreach ($times as $what => $ms) {
-    $say(['bare' => 'bare route (device without a token)', 'up' => '/up (asks the database)', 'start' => 'badge read that gives power', 'finish' => 'badge read that ends a turn', 'screen' => 'a screen\'s question'][$what], $ms);
+    $say(['bare' => 'bare route (device without a token)', 'up' => '/up (asks the database)', 'me' => 'bare page route (who am I, a session)', 'start' => 'badge read that gives power', 'finish' => 'badge read that ends a turn', 'screen' => 'a screen\'s question'][$what], $ms);
 }
 $median = static function (array $ms): float {
     sort($ms);
 
     return $ms[intdiv(count($ms), 2)];
 };
-printf("ratio of a decision to /up %.2f, to the bare route %.2f\n", $median($times['start']) / $median($times['up']), $median($times['start']) / $median($times['bare']));
+foreach (['bare', 'up', 'me'] as $against) {
+    printf("a decision is %.2f times %s\n", $median($times['start']) / $median($times[$against]), $against);
+}
 echo 'said: '.json_encode($said)."\n";
 
 // --- so many a second, each when it is due; then the same with every screen asking once a second beside it
