@@ -27,7 +27,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->group('device', [App\Http\NoNul::class, SubstituteBindings::class]);
-        $middleware->web(append: [App\Http\NoNul::class, App\People\Http\OnlyActive::class, App\People\Http\FromWhom::class]);
+        $middleware->web(append: [App\Http\NoNul::class, App\People\Http\OnlyActive::class, App\People\Http\LeftAlone::class,
+            App\People\Http\FromWhom::class, App\People\Http\SecondFactorFirst::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->shouldRenderJsonWhen(Problem::isApi(...));
@@ -36,6 +37,6 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withCommands([
         App\Competency\VerifyLedger::class, App\Competency\AnchorLedger::class, App\Gate\ReviewTurns::class,
-        App\Demo\DemoCommand::class, App\People\AddLead::class, App\Http\DescribeApi::class,
+        App\Demo\DemoCommand::class, App\People\AddLead::class, App\Records\Prune::class, App\Http\DescribeApi::class,
     ])
     ->create();

@@ -69,8 +69,7 @@ final readonly class Moment
         ?string $companion = null,
         ?string $follows = null,
         ?string $read = null,
-    ): self
-    {
+    ): self {
         $now = CarbonImmutable::now();
         $row = DB::selectOne('SELECT gate_moment(?, ?, ?, ?, ?, ?, ?, ?, ?, ?) AS moment', [
             $machineId, $now->format('Y-m-d H:i:s.uP'), $badge, $companion, $follows, $read, $device,

@@ -6,6 +6,7 @@ namespace App\Learning;
 
 use App\People\User;
 use App\Support\Refusal;
+use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
@@ -18,7 +19,8 @@ final class StartCheck
      * An attempt that was started and not handed in goes on; so does one whose id was sent before. However many ask at
      * once, there is one paper.
      *
-     * @throws Refusal `id_used` when the id is somebody else's or another check's
+     * @throws Refusal `id_used` when the id is somebody else's or another check's; `check_wait` when the last try was just now,
+     *                 or there were as many in a day as the policy allows
      */
     public function __invoke(User $learner, Check $check, string $id): Attempt
     {
@@ -34,6 +36,7 @@ final class StartCheck
                 return $open->setRelation('check', $check);
             }
             $last = Attempt::query()->where('learner_id', $learner->id)->where('check_id', $check->id)->latest('started_at')->first();
+            self::checkPause($learner, $check);
 
             return Attempt::query()->create([
                 'id' => $id,
@@ -43,6 +46,27 @@ final class StartCheck
                 'started_at' => CarbonImmutable::now(),
             ])->setRelation('check', $check);
         });
+    }
+
+    /** Between tries there is time to look at the lessons again. Versions of a check count together. */
+    private static function checkPause(User $learner, Check $check): void
+    {
+        $policy = Policy::inForce();
+        $now = CarbonImmutable::now();
+        $handedIn = Attempt::query()->where('learner_id', $learner->id)->whereHas('check', static fn ($of) => $of->where('code', $check->code))
+            ->where('submitted_at', '>', $now->subDay())->orderBy('submitted_at')->pluck('submitted_at');
+        $last = $handedIn->last();
+        $again = $last === null ? $now : $last->addMinutes($policy->checkWaitMinutes);
+        if ($handedIn->count() >= $policy->checkTriesADay) {
+            $again = $again->max($handedIn[$handedIn->count() - $policy->checkTriesADay]->addDay());
+        }
+        if ($again->greaterThan($now)) {
+            $minutes = (int) ceil($now->diffInSeconds($again) / 60);
+            throw Refusal::because('check_wait', sprintf(
+                'The next try is in %s. Go through the lessons whose questions were wrong until then.',
+                $minutes > 90 ? sprintf('%d hours', (int) ceil($minutes / 60)) : sprintf('%d minutes', $minutes),
+            ));
+        }
     }
 
     private function seed(Check $check, ?Attempt $last): int

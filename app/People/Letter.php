@@ -23,4 +23,11 @@ final class Letter extends Model
     protected $table = 'people_letters';
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        // A link in it opens an account: it lies here as little in clear as a password does.
+        return ['body' => 'encrypted'];
+    }
 }

@@ -27,6 +27,9 @@ use Illuminate\Notifications\Notifiable;
  * @property CarbonImmutable|null $pin_set_at
  * @property int $pin_failures
  * @property CarbonImmutable|null $pin_locked_until
+ * @property string|null $totp_secret
+ * @property CarbonImmutable|null $totp_confirmed_at
+ * @property int|null $totp_used_step
  * @property CarbonImmutable|null $born_on
  * @property CarbonImmutable|null $guardian_acknowledged_on
  * @property Cohort|null $cohort
@@ -41,7 +44,9 @@ final class User extends Authenticatable
 
     protected $guarded = [];
 
-    protected $hidden = ['password', 'pin_hash', 'remember_token'];
+    protected $attributes = ['totp_secret' => null, 'totp_confirmed_at' => null, 'totp_used_step' => null];
+
+    protected $hidden = ['password', 'pin_hash', 'remember_token', 'totp_secret'];
 
     protected function casts(): array
     {
@@ -52,6 +57,8 @@ final class User extends Authenticatable
             'pin_hash' => 'hashed',
             'pin_locked_until' => 'immutable_datetime',
             'pin_set_at' => 'immutable_datetime',
+            'totp_secret' => 'encrypted',
+            'totp_confirmed_at' => 'immutable_datetime',
             'born_on' => 'immutable_date',
             'guardian_acknowledged_on' => 'immutable_date',
         ];

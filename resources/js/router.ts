@@ -41,6 +41,7 @@ export const router = createRouter({
       component: () => import('./people/MailboxPage.vue'),
       meta: { guest: true, bare: true },
     },
+    { path: '/account', name: 'account', component: () => import('./people/AccountPage.vue') },
     { path: '/today', name: 'today', component: () => import('./competency/TodayPage.vue') },
     { path: '/path', name: 'path', component: () => import('./competency/OwnPathPage.vue') },
     {
@@ -96,5 +97,7 @@ export const router = createRouter({
 router.beforeEach(async (to) => {
   if (to.meta.guest) return true;
   const me = await queryClient.fetchQuery(meQuery).catch(() => null);
-  return me?.person ? true : { name: 'sign-in', query: { next: to.fullPath } };
+  if (!me?.person) return { name: 'sign-in', query: { next: to.fullPath } };
+  // Where the shop asks for a second factor, setting it up comes first.
+  return me.person.second_factor === 'wanted' && to.name !== 'account' ? { name: 'account' } : true;
 });

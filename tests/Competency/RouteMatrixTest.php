@@ -12,7 +12,9 @@ use Illuminate\Support\Facades\Route;
 /** Who may call each route at all; what they may do with somebody else's things is tested where those things are. */
 const WHO = [
     'everybody' => [
-        'GET assessment/attempts/{attempt}', 'DELETE people/session', 'PATCH people/me', 'POST measure/size',
+        'GET assessment/attempts/{attempt}', 'DELETE people/session', 'PATCH people/me',
+        'GET people/me/sessions', 'DELETE people/me/sessions/{name}', 'POST people/me/second-factor', 'PUT people/me/second-factor',
+        'DELETE people/me/second-factor', 'POST measure/size',
         'GET learning/lessons/{code}', 'PUT learning/progress/{progress}/steps/{step}',
         'GET learning/attempts/{attempt}', 'POST learning/attempts/{attempt}/answers',
         'GET planning/choices', 'GET planning/plans', 'GET planning/plans/{plan}', 'PUT planning/plans/{plan}',
@@ -50,6 +52,7 @@ const WHO = [
     ],
     'the shop lead' => [
         'GET people/everybody', 'PATCH people/everybody/{person}', 'DELETE people/everybody/{person}/pin',
+        'DELETE people/everybody/{person}/second-factor',
         'GET records/changes', 'GET records/alerts', 'POST records/alerts/{alert}/seen',
         'DELETE workshop/cribs/{crib}', 'POST workshop/file', 'POST workshop/machines',
         'PUT workshop/machines/{machine}', 'POST workshop/materials', 'PUT workshop/materials/{key}',
@@ -67,7 +70,7 @@ const ASKS_MORE = [
 /** Routes that a guest or a device may call. */
 const DOORS = [
     'GET people/mailbox', 'GET people/me', 'POST people/password-reset', 'PUT people/password-reset',
-    'POST people/session', 'GET gate/demo-badges', 'POST gate/reads', 'GET gate/screen', 'POST gate/renewal',
+    'POST people/session', 'POST people/session/second-factor', 'GET gate/demo-badges', 'POST gate/reads', 'GET gate/screen', 'POST gate/renewal',
     'GET live/channels/{channel}', 'GET {missing}',
 ];
 

@@ -53,6 +53,7 @@ it('fails on a wrong critical answer, and a retake has other figures', function 
     $critical = $attempt->paper()->questions[0];
     $this->postJson("/api/learning/attempts/$id/answers", ['answers' => [...rightOnes($attempt), $critical->id => ['wrong']]])->assertOk()
         ->assertJsonPath('result.passed', false)->assertJsonPath('result.critical_wrong', true);
+    $this->travel(11)->minutes();
     $again = Attempt::query()->findOrFail(($this->start)()->json('id'));
     expect($again->id)->not->toBe($id)->and($again->paper()->figures())->not->toBe($attempt->paper()->figures());
 });
@@ -110,4 +111,36 @@ it('has no worked figure that a rounding decides, and none outside the permit\'s
         }
         expect($mm)->toBeLessThanOrEqual(10);
     }
+});
+
+it('gives away nothing of a failed paper that may be drawn again', function (): void {
+    $id = ($this->start)()->json('id');
+    $attempt = Attempt::query()->findOrFail($id);
+    $wrong = $attempt->paper()->questions[0];
+    $answer = $this->postJson("/api/learning/attempts/$id/answers", ['answers' => [...rightOnes($attempt), $wrong->id => ['wrong']]])->assertOk();
+    foreach ([$answer, $this->getJson("/api/learning/attempts/$id"), $this->actingAs($this->instructor())->getJson("/api/learning/attempts/$id")] as $shown) {
+        expect(array_unique(array_column($shown->json('result.lines'), 'right_answer')))->toBe([null])
+            ->and(array_unique(array_column($shown->json('result.lines'), 'explanation')))->toBe([null])
+            ->and(array_column($shown->json('result.lines'), 'right'))->toContain(false);
+    }
+});
+
+it('waits between tries, and after so many a day, with no line in the ledger for asking', function (): void {
+    $fail = function (): void {
+        $id = ($this->start)()->json('id');
+        $this->postJson("/api/learning/attempts/$id/answers", ['answers' => []])->assertOk()->assertJsonPath('result.passed', false);
+    };
+    $refused = fn (string $words) => $this->postJson('/api/learning/checks/SC-through-holes/attempts', ['id' => fake_uuid()])
+        ->assertConflict()->assertJsonPath('code', 'check_wait')->assertJsonPath('message', fn (string $said) => str_contains($said, $words));
+    $fail();
+    $refused('10 minutes');
+    $this->travel(10)->minutes();
+    $fail();
+    $this->travel(10)->minutes();
+    $fail();
+    $this->travel(10)->minutes();
+    $refused('24 hours');
+    expect(LedgerEntry::query()->where('type', 'check_attempted')->count())->toBe(3);
+    $this->travel(24)->hours();
+    ($this->start)();
 });

@@ -22,8 +22,8 @@ final class AttemptController
     {
         $given = $request->validate([
             'id' => ['required', 'uuid'],
-            'sheet' => ['required', 'exists:assessment_sheets,code'],
-            'learner_id' => ['required', 'integer'],
+            'sheet' => ['required', 'string', 'exists:assessment_sheets,code'],
+            'learner_id' => ['required', 'integer', 'between:1,9007199254740991'],
         ]);
         $learner = User::query()->where('role', Role::Learner)->findOrFail($request->integer('learner_id'));
         $attempt = $open(Sheet::current($given['sheet']), $learner, $user, $given['id']);

@@ -22,7 +22,7 @@ final class AcknowledgementController
         #[CurrentUser] User $user,
     ): JsonResponse {
         abort_unless($user->is($learner), 403, 'Only the learner can acknowledge the statement.');
-        $given = $request->validate(['id' => ['required', 'uuid'], 'statement_version' => ['required', 'integer']]);
+        $given = $request->validate(['id' => ['required', 'uuid'], 'statement_version' => ['required', 'integer', 'between:1,1000000']]);
 
         return LedgerReceipt::for($acknowledge($learner, $permit, $request->integer('statement_version'), id: $given['id']));
     }

@@ -10,6 +10,7 @@ use App\People\User;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Str;
 
 final class CorrectionController
 {
@@ -21,6 +22,7 @@ final class CorrectionController
             'reason' => ['required', 'string', 'min:5', 'max:500'],
             'pin' => ['required', 'string', 'max:12'],
         ]);
+        abort_unless(Str::isUuid($entry), 404);
         $wrong = LedgerEntry::query()->where('learner_id', $learner->id)->where('id', $entry)->firstOrFail();
 
         return LedgerReceipt::for($correct($wrong, $user, $given['reason'], $given['pin'], $given['id']));

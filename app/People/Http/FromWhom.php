@@ -44,7 +44,7 @@ final class FromWhom
     {
         return $request->is('api/*')
             && ! $request->isMethodSafe()
-            && ! $request->is('api/people/session')
+            && ! $request->is('api/people/session', 'api/people/session/*')
             && $request->bearerToken() === null;
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Http;
 
 use App\People\User;
+use App\Workshop\Policy;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -12,10 +13,12 @@ use Illuminate\Http\Request;
 final class MeController
 {
     /** Answers for guests too, so that the front end can tell whom it serves. */
-    public function show(#[CurrentUser] ?User $user): JsonResponse
+    public function show(Request $request, #[CurrentUser] ?User $user): JsonResponse
     {
         return new JsonResponse([
             'person' => $user === null ? null : new PersonResource($user),
+            // A shared tablet that is left alone so long signs out.
+            'idle_minutes' => $user !== null && $request->session()->has(LeftAlone::TOUCHED) ? Policy::inForce()->sharedIdleMinutes : null,
             'demo' => config('millstep.demo') === true,
         ]);
     }

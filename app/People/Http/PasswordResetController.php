@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\People\Http;
 
+use App\People\GoodPassword;
 use App\People\User;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Password;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rules\Password as PasswordRule;
 use Illuminate\Validation\ValidationException;
 
 final class PasswordResetController
@@ -17,21 +18,30 @@ final class PasswordResetController
     /** Answers the same whether the address is known or not. */
     public function store(Request $request): Response
     {
-        Password::sendResetLink($request->validate(['email' => ['required', 'email', 'max:255']]));
+        Password::sendResetLink($request->validate(['email' => ['required', 'string', 'email', 'max:255']]));
 
         return response()->noContent();
     }
 
     public function update(Request $request): Response
     {
-        $status = Password::reset(
-            $request->validate([
-                'token' => ['required', 'string'],
-                'email' => ['required', 'email'],
-                'password' => ['required', 'confirmed', PasswordRule::min(10)],
-            ]) + ['password_confirmation' => $request->input('password_confirmation')],
-            fn (User $user, string $password) => $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save(),
-        );
+        /** @var array{token: string, email: string, password: string} $given */
+        $given = $request->validate([
+            'token' => ['required', 'string', 'max:255'],
+            'email' => ['required', 'string', 'email', 'max:255'],
+            'password' => ['required', 'string', 'confirmed', new GoodPassword([$request->string('email')->value()])],
+        ]);
+        $status = Password::reset([...$given, 'password_confirmation' => $given['password']], static function (User $user, string $password): void {
+            $fault = (new GoodPassword([$user->name, $user->email]))->fault($password);
+            if ($fault !== null) {
+                throw ValidationException::withMessages(['password' => $fault]);
+            }
+            // Whoever knew the old one is out everywhere.
+            DB::transaction(static function () use ($user, $password): void {
+                $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
+                DB::table('people_sessions')->where('user_id', $user->id)->delete();
+            });
+        });
 
         return $status === Password::PASSWORD_RESET ? response()->noContent()
             : throw ValidationException::withMessages(['token' => 'This link has been used or is over an hour old. Ask for a new one.']);

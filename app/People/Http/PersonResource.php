@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Http;
 
+use App\People\SecondFactor;
 use App\People\User;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -25,6 +26,11 @@ final class PersonResource extends JsonResource
             'name' => $this->name,
             'email' => $this->email,
             'pin' => $this->pin_hash === null ? 'none' : 'set',
+            'second_factor' => match (true) {
+                $this->totp_confirmed_at !== null => 'on',
+                SecondFactor::isWantedOf($this->resource) => 'wanted',
+                default => 'off',
+            },
             'role' => $this->role->value,
             'units' => $this->units,
         ];

@@ -4,20 +4,17 @@ declare(strict_types=1);
 
 namespace App\People\Http;
 
+use App\People\OwnPassword;
 use App\People\Pin;
 use App\People\User;
-use App\Support\Refusal;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\Hash;
-use Illuminate\Support\Facades\RateLimiter;
-use Illuminate\Validation\ValidationException;
 
 final class PinController
 {
     /** The owner sets or changes their PIN; their password is asked again, so that a tablet left open does not do. */
-    public function update(Request $request, Pin $pin, #[CurrentUser] User $user): Response
+    public function update(Request $request, Pin $pin, OwnPassword $password, #[CurrentUser] User $user): Response
     {
         /** @var array{password: string, pin: string} $given */
         $given = $request->validate([
@@ -28,18 +25,7 @@ final class PinController
             'pin.not_regex' => 'Not the same digit over and over.',
             'pin.not_in' => 'Not the digits in a row.',
         ]);
-        $key = "pin-password:{$user->id}";
-        if (RateLimiter::tooManyAttempts($key, 5)) {
-            throw Refusal::tooMany(
-                'password_locked',
-                sprintf('Too many wrong passwords. Try again in %d seconds.', RateLimiter::availableIn($key)),
-            );
-        }
-        RateLimiter::hit($key, 300);
-        if (! Hash::check($given['password'], $user->password)) {
-            throw ValidationException::withMessages(['password' => 'That is not your password.']);
-        }
-        RateLimiter::clear($key);
+        $password->check($user, $given['password']);
         $pin->change($user, $given['pin']);
 
         return response()->noContent();

@@ -6,6 +6,7 @@ namespace App\People\Http;
 
 use App\People\ChangeActive;
 use App\People\Pin;
+use App\People\SecondFactor;
 use App\People\User;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\Request;
@@ -24,6 +25,13 @@ final class StaffController
         $request->validate(['active' => ['required', 'boolean']]);
 
         return new StaffResource($change($person, $request->boolean('active'), $user)->load(['cohort', 'signsFor']));
+    }
+
+    public function takeSecondFactorAway(User $person, SecondFactor $factor): StaffResource
+    {
+        $factor->takeAway($person);
+
+        return new StaffResource($person->refresh()->load(['cohort', 'signsFor']));
     }
 
     public function resetPin(User $person, Pin $pin): StaffResource

@@ -29,6 +29,7 @@ final class StaffResource extends JsonResource
                 $this->pin_locked_until !== null && $this->pin_locked_until->isFuture() => 'locked',
                 default => 'set',
             },
+            'second_factor' => $this->totp_confirmed_at !== null,
             'pin_set_at' => $this->pin_set_at?->toIso8601ZuluString(),
         ];
     }

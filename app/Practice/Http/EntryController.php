@@ -37,11 +37,11 @@ final class EntryController
         /** @var array{id: string, exercise: string, minutes: int, done_on: string, note?: string|null, machine: string} $given */
         $given = $request->validate([
             'id' => ['required', 'uuid'],
-            'machine' => ['required', 'exists:workshop_machines,slug'],
+            'machine' => ['required', 'string', 'exists:workshop_machines,slug'],
             'exercise' => ['required', 'string', 'min:3', 'max:120'],
             'minutes' => ['required', 'integer', 'between:5,480'],
             // Today is the shop's today.
-            'done_on' => ['required', 'date_format:Y-m-d', 'before_or_equal:'.Policy::inForce()->hours->dateAt(CarbonImmutable::now())],
+            'done_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'before_or_equal:'.Policy::inForce()->hours->dateAt(CarbonImmutable::now())],
             'note' => ['nullable', 'string', 'max:1000'],
         ]);
         $machine = Machine::query()->where('slug', $given['machine'])->firstOrFail();

@@ -9,7 +9,6 @@ use MillStep\Core\Operations;
 
 require __DIR__.'/../../../core/autoload.php';
 
-
 $lines = [];
 foreach (glob(__DIR__.'/../../../core/tests/vectors/*.jsonl') ?: [] as $file) {
     array_push($lines, ...(file($file) ?: []));

@@ -60,6 +60,10 @@ final class PolicySettings
             'presence_minutes' => self::number('access', 'minutes', 240, 1, 1440, 'gate'),
             'hours' => ['group' => 'access', 'kind' => 'hours', 'default' => [], 'changes' => 'gate'],
             'time_zone' => ['group' => 'access', 'kind' => 'zone', 'default' => 'UTC', 'changes' => 'gate'],
+            'second_factor_required' => [...self::flag('access', false), 'changes' => 'sign_in'],
+            'shared_idle_minutes' => self::number('access', 'minutes', 10, 1, 240, 'sign_in'),
+            'check_wait_minutes' => self::number('assessing', 'minutes', 10, 0, 10_080, 'retake'),
+            'check_tries_a_day' => self::number('assessing', 'count', 3, 1, 50, 'retake'),
             'prompted_credit' => self::number('assessing', 'ratio', 0.5, 0, 1, 'score'),
             'caliper_uncertainty_mm' => self::number('assessing', 'length', 0.02, 0, 1, 'score'),
         ];

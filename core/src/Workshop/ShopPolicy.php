@@ -49,6 +49,10 @@ final readonly class ShopPolicy
         public int $deviceDays,
         public int $presenceMinutes,
         public Hours $hours,
+        public bool $secondFactorRequired,
+        public int $sharedIdleMinutes,
+        public int $checkWaitMinutes,
+        public int $checkTriesADay,
         public float $promptedCredit,
         public Length $caliperUncertainty,
     ) {
@@ -114,6 +118,10 @@ final readonly class ShopPolicy
             deviceDays: $count('device_days'),
             presenceMinutes: $count('presence_minutes'),
             hours: Hours::fromFields($fields),
+            secondFactorRequired: $flag('second_factor_required'),
+            sharedIdleMinutes: $count('shared_idle_minutes'),
+            checkWaitMinutes: $count('check_wait_minutes'),
+            checkTriesADay: $count('check_tries_a_day'),
             promptedCredit: $number('prompted_credit'),
             caliperUncertainty: $length('caliper_uncertainty_mm'),
         );

@@ -48,11 +48,19 @@ export function onSessionLost(tell: Lost) {
   lost = tell;
 }
 
+/** When somebody last touched this page; a shared tablet that is left alone signs out. */
+let touched = Date.now();
+export function touch() {
+  touched = Date.now();
+}
+export const idleSeconds = () => Math.max(0, Math.floor((Date.now() - touched) / 1000));
+
 const asPerson: Middleware = {
   onRequest({ request }) {
     const token = document.cookie.match(/(?:^|; )XSRF-TOKEN=([^;]+)/)?.[1];
     if (token) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
     request.headers.set('Accept', 'application/json');
+    request.headers.set('X-Mill-Step-Idle', String(idleSeconds()));
     if (from !== null && !request.headers.has(FROM)) request.headers.set(FROM, String(from));
     return request;
   },

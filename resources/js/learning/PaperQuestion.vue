@@ -111,9 +111,13 @@ function takeBack(id: string) {
 
     <div v-if="line" class="mt-4 border-t-2 pt-2" :class="line.right ? 'border-alone' : 'border-no'">
       <p class="font-semibold" :class="line.right ? 'text-alone' : 'text-no'">
-        {{ line.right ? `✓ ${t('check.right')}` : `✕ ${t('check.wrong', { answer: line.right_answer })}` }}
+        {{
+          line.right
+            ? `✓ ${t('check.right')}`
+            : `✕ ${line.right_answer === null ? t('check.wrongAgain') : t('check.wrong', { answer: line.right_answer })}`
+        }}
       </p>
-      <p>{{ line.explanation }}</p>
+      <p v-if="line.explanation">{{ line.explanation }}</p>
       <p class="text-sm">
         <RouterLink :to="{ name: 'lesson', params: { code: line.lesson } }" class="inline-block py-2">{{
           t('check.lesson', { lesson: line.lesson })

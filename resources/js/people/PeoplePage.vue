@@ -29,6 +29,9 @@ const active = useCommand((who: Somebody) => ({
   body: { active: !who.active },
   label: { key: 'outbox.active', words: { what: who.name } },
 }));
+const takeFactor = useAction((who: Somebody) =>
+  must(api.DELETE('/api/people/everybody/{person}/second-factor', { params: { path: { person: String(who.id) } } })),
+);
 const resetPin = useAction((who: Somebody) =>
   must(api.DELETE('/api/people/everybody/{person}/pin', { params: { path: { person: String(who.id) } } })),
 );
@@ -45,8 +48,8 @@ const resetPin = useAction((who: Somebody) =>
   </div>
   <ErrorNote
     class="mt-3"
-    :error="active.error.value ?? resetPin.error.value"
-    @retry="(active.reset(), resetPin.reset())"
+    :error="active.error.value ?? resetPin.error.value ?? takeFactor.error.value"
+    @retry="(active.reset(), resetPin.reset(), takeFactor.reset())"
   />
   <PageState v-slot="{ data }" :data="everybody.data.value" :error="everybody.error.value" @retry="everybody.refetch()">
     <p v-if="shown.length === 0" class="sheet mt-4 p-6">
@@ -70,7 +73,7 @@ const resetPin = useAction((who: Somebody) =>
             each.active ? `● ${t('people.active')}` : `■ ${t('people.inactive')}`
           }}</span>
           <span v-if="each.role === 'lead' || each.role === 'instructor'" class="block">{{
-            t(`people.pin.state.${each.pin}`)
+            `${t(`people.pin.state.${each.pin}`)}, ${t(each.second_factor ? 'people.factor.isOn' : 'people.factor.isOff')}`
           }}</span>
           <span v-if="each.signs_for.length > 0" class="block text-quiet">{{
             t('people.signsFor', { permits: each.signs_for.join(', ') })
@@ -82,6 +85,13 @@ const resetPin = useAction((who: Somebody) =>
           :aria-label="t('people.pin.resetOf', { name: each.name })"
           @click="resetPin.run(each)"
           >{{ t('people.pin.reset') }}</BigButton
+        >
+        <BigButton
+          v-if="each.second_factor && each.id !== person?.id"
+          :busy="takeFactor.busy.value"
+          :aria-label="t('people.factor.takeAway', { name: each.name })"
+          @click="takeFactor.run(each)"
+          >{{ t('people.factor.takeShort') }}</BigButton
         >
         <BigButton
           v-if="each.id !== person?.id"

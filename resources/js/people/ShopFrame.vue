@@ -6,16 +6,15 @@ import type { RuleMark } from '@/ui/rule';
 import SteelRule from '@/ui/SteelRule.vue';
 import { useTheme } from '@/ui/useTheme';
 import { useAction } from '@/ui/useAction';
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import OutboxBar from './OutboxBar.vue';
-import PinDialog from './PinDialog.vue';
+import LeftAlone from './LeftAlone.vue';
 import { meQuery, useMe } from './useMe';
 
 /** The frame round every page: whose it is, and the rule with the rooms as its long graduations. */
-const { person, teaches, leads, audits } = useMe();
-const pin = ref(false);
+const { me, person, teaches, leads, audits } = useMe();
 /** Whoever teaches or audits hears of the whole shop, a learner of their own record. */
 useLive(
   computed(() => (person.value === null ? null : teaches.value || audits.value ? 'shop' : `person-${person.value.id}`)),
@@ -72,15 +71,11 @@ const signOut = useAction(
           <img :src="'/icon.svg'" alt="" width="28" height="28" />
           <span class="text-lg font-bold" style="font-stretch: 80%">Mill Step</span>
         </RouterLink>
-        <button
-          v-if="teaches"
-          type="button"
-          class="ml-auto min-h-12 px-1 font-semibold underline underline-offset-4"
-          @click="pin = true"
+        <RouterLink
+          :to="{ name: 'account' }"
+          class="ml-auto inline-flex min-h-12 items-center px-1 font-semibold text-ink underline underline-offset-4"
+          >{{ person?.name }}</RouterLink
         >
-          {{ person?.name }}
-        </button>
-        <span v-else class="ml-auto font-semibold">{{ person?.name }}</span>
         <span class="text-sm text-quiet">{{ person ? t(`role.${person.role}`) : '' }}</span>
         <div class="flex" role="group" :aria-label="t('ui.units')">
           <button
@@ -110,6 +105,6 @@ const signOut = useAction(
     </header>
     <main id="main" class="mx-auto max-w-[1400px] px-5 py-6 print:p-0"><slot /></main>
     <OutboxBar />
-    <PinDialog v-if="pin" @close="pin = false" />
+    <LeftAlone v-if="me?.idle_minutes" :minutes="me.idle_minutes" @leave="signOut.run(undefined)" />
   </div>
 </template>

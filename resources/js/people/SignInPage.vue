@@ -1,43 +1,42 @@
 <script setup lang="ts">
-import { api, must } from '@/api/client';
 import { queryClient } from '@/api/queries';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import FormField from '@/ui/FormField.vue';
 import SecretField from '@/ui/SecretField.vue';
-import { useAction } from '@/ui/useAction';
-import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import DoorPage from './DoorPage.vue';
+import FactorForm from './FactorForm.vue';
 import { meQuery, useMe } from './useMe';
+import { useSignIn } from './useSignIn';
 
 const { t } = useI18n();
 const { me } = useMe();
 const route = useRoute();
 const router = useRouter();
-const email = ref('');
-const password = ref('');
-const signIn = useAction(
-  async () => {
-    // The page may have stood open for longer than its form token lasts; asking who one is brings a fresh one.
-    await must(api.GET('/api/people/me'));
-    return must(api.POST('/api/people/session', { body: { email: email.value, password: password.value } }));
-  },
-  async () => {
-    await queryClient.fetchQuery({ ...meQuery, staleTime: 0 });
-    const next = route.query.next;
-    await router.push(
-      typeof next === 'string' && next.startsWith('/') && !next.startsWith('//') ? next : { name: 'home' },
-    );
-  },
-);
+const { email, password, shared, code, asked, enter, giveCode, back } = useSignIn(async () => {
+  await queryClient.fetchQuery({ ...meQuery, staleTime: 0 });
+  const next = route.query.next;
+  await router.push(
+    typeof next === 'string' && next.startsWith('/') && !next.startsWith('//') ? next : { name: 'home' },
+  );
+});
 </script>
 
 <template>
   <DoorPage :title="t('people.signIn')">
-    <form class="space-y-4" @submit.prevent="signIn.run(undefined)">
-      <FormField v-slot="field" :label="t('people.email')" :error="signIn.fieldErrors.value.email?.[0]">
+    <FactorForm
+      v-if="asked"
+      v-model="code"
+      :busy="giveCode.busy.value"
+      :error="giveCode.error.value"
+      :fault="giveCode.fieldErrors.value.code?.[0]"
+      @give="giveCode.run(undefined)"
+      @back="back"
+    />
+    <form v-else class="space-y-4" @submit.prevent="enter.run(undefined)">
+      <FormField v-slot="field" :label="t('people.email')" :error="enter.fieldErrors.value.email?.[0]">
         <input
           :id="field.id"
           v-model="email"
@@ -50,13 +49,17 @@ const signIn = useAction(
         />
       </FormField>
       <SecretField v-model="password" kind="password" :label="t('people.password')" />
-      <ErrorNote v-if="!signIn.fieldErrors.value.email" :error="signIn.error.value" @retry="signIn.run(undefined)" />
+      <ErrorNote v-if="!enter.fieldErrors.value.email" :error="enter.error.value" @retry="enter.run(undefined)" />
+      <label class="flex min-h-12 items-center gap-3">
+        <input v-model="shared" type="checkbox" class="size-6" />
+        {{ t('people.shared') }}
+      </label>
       <div class="flex items-center justify-between gap-4">
         <RouterLink :to="{ name: 'forgot' }" class="py-3">{{ t('people.forgot') }}</RouterLink>
-        <BigButton type="submit" tone="main" :busy="signIn.busy.value">{{ t('people.signIn') }}</BigButton>
+        <BigButton type="submit" tone="main" :busy="enter.busy.value">{{ t('people.signIn') }}</BigButton>
       </div>
     </form>
-    <section v-if="me?.demo" class="mt-8 border-t border-hairline pt-4 text-sm">
+    <section v-if="me?.demo && !asked" class="mt-8 border-t border-hairline pt-4 text-sm">
       <h2>{{ t('people.demo.title') }}</h2>
       <p class="mt-1">{{ t('people.demo.words') }}</p>
       <ul class="mt-2">

@@ -16,7 +16,7 @@ beforeEach(() => {
   route.query = {};
   signedIn('learner');
   serve('GET /api/people/me', { person: { id: 7, name: 'Ada Example', role: 'learner', units: 'mm' }, demo: true });
-  serve('POST /api/people/session', {});
+  serve('POST /api/people/session', { id: 7, email: 'ada@shop.example' });
 });
 async function signIn() {
   const page = mountIn(SignInPage, {});
@@ -54,10 +54,34 @@ describe('signing in', () => {
     expect(push).not.toHaveBeenCalled();
   });
 
+  it('asks for the second factor, and lets nobody in before it is given', async () => {
+    serve('POST /api/people/session', { second_factor: true });
+    serve('POST /api/people/session/second-factor', { id: 7, email: 'ada@shop.example' });
+    const page = await signIn();
+    expect(push).not.toHaveBeenCalled();
+    expect(page.text()).toContain('six digits');
+    await page.find('input').setValue('123456');
+    await page.find('form').trigger('submit');
+    await flushPromises();
+    expect(push).toHaveBeenLastCalledWith({ name: 'home' });
+  });
+
+  it('says that a code is wrong, and lets one go back', async () => {
+    serve('POST /api/people/session', { second_factor: true });
+    serve('POST /api/people/session/second-factor', new Refusal(422, 'No.', { code: ['This code is not right.'] }));
+    const page = await signIn();
+    await page.find('input').setValue('000000');
+    await page.find('form').trigger('submit');
+    await flushPromises();
+    expect(page.text()).toContain('This code is not right.');
+    await page.find('button[type=button]').trigger('click');
+    expect(page.find('input[type=password]').exists()).toBe(true);
+  });
+
   it('offers the demo people in a demo, filled in by a press', async () => {
     const page = mountIn(SignInPage, {});
     await page.findAll('li button')[1]?.trigger('click');
-    expect(page.findAll('input').map((input) => input.element.value)).toEqual([
+    expect(page.findAll('input:not([type=checkbox])').map((input) => input.element.value)).toEqual([
       'instructor@millstep.example',
       'mast-and-vane',
     ]);

@@ -19,7 +19,7 @@ final class SignOffRequest extends FormRequest
         return [
             'id' => ['required', 'uuid'],
             'pin' => ['required', 'string', 'max:12'],
-            'valid_until' => ['required', 'date_format:Y-m-d'],
+            'valid_until' => ['bail', 'required', 'string', 'date_format:Y-m-d'],
             'materials' => ['nullable', 'array', 'min:1', 'max:200'],
             'materials.*' => ['string', 'in:'.implode(',', array_keys(MaterialRow::everything()))],
             'operations' => ['nullable', 'array', 'min:1', 'max:20'],
