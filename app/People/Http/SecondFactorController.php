@@ -27,9 +27,8 @@ final class SecondFactorController
         $request->validate(['password' => ['required', 'string', 'max:255']]);
         $this->password->check($user, $request->string('password')->value());
         $secret = $this->factor->prepare($user);
-        $square = new \TCPDF2DBarcode(Totp::uri($secret, $user->email), 'QRCODE,M');
 
-        return new JsonResponse(['secret' => $secret, 'square' => 'data:image/svg+xml;base64,'.base64_encode((string) $square->getBarcodeSVGcode(6, 6))], 201);
+        return new JsonResponse(['secret' => $secret, 'square' => self::square(Totp::uri($secret, $user->email))], 201);
     }
 
     public function confirm(Request $request, #[CurrentUser] User $user): JsonResponse
@@ -49,5 +48,13 @@ final class SecondFactorController
         $this->factor->takeAway($user);
 
         return response()->noContent();
+    }
+
+    /** As a picture that can be shown at any size. */
+    private static function square(#[\SensitiveParameter] string $text): string
+    {
+        $drawn = (string) (new \TCPDF2DBarcode($text, 'QRCODE,M'))->getBarcodeSVGcode(6, 6);
+
+        return 'data:image/svg+xml;base64,'.base64_encode((string) preg_replace('/<svg width="(\d+)" height="(\d+)"/', '<svg viewBox="0 0 $1 $2"', $drawn));
     }
 }
