@@ -14,7 +14,7 @@ final class Browser
 
     private ?string $token = null;
 
-    public function __construct(private readonly string $url, private readonly string $email = '', private readonly string $password = '')
+    public function __construct(private readonly string $url, private readonly string $email = '', private readonly string $password = '', private readonly int $timeout = 60)
     {
     }
 
@@ -23,9 +23,9 @@ final class Browser
         $this->token = $token;
     }
 
-    public function carriesToken(): bool
+    public function token(): ?string
     {
-        return $this->token !== null;
+        return $this->token;
     }
 
     /** False where the sign-in is refused for now. */
@@ -57,7 +57,7 @@ final class Browser
         $call = curl_init($this->url.$path) ?: throw new \RuntimeException('curl is not there.');
         curl_setopt_array($call, [
             CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_HTTPHEADER => $headers,
-            CURLOPT_TIMEOUT => 60, CURLOPT_PROXY => '', CURLOPT_PATH_AS_IS => true,
+            CURLOPT_TIMEOUT => $this->timeout, CURLOPT_PROXY => '', CURLOPT_PATH_AS_IS => true,
         ] + ($body === null ? [] : [CURLOPT_POSTFIELDS => $body]));
         $answer = curl_exec($call);
         $status = (int) curl_getinfo($call, CURLINFO_RESPONSE_CODE);

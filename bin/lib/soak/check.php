@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+// check.php ANSWERED SEEN: holds what was answered and what the relay did against the database.
+
+use Illuminate\Support\Facades\DB;
+
+require __DIR__.'/../../../vendor/autoload.php';
+(require __DIR__.'/../../../bootstrap/app.php')->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+[, $answeredFile, $seenFile] = $argv;
+/** @return iterable<array<string, mixed>> */
+$lines = static function (string $file): iterable {
+    foreach (file($file, FILE_IGNORE_NEW_LINES) ?: [] as $line) {
+        yield json_decode($line, true, 64, JSON_THROW_ON_ERROR);
+    }
+};
+$faults = [];
+$count = ['line' => 0, 'read' => 0, 'refused' => 0];
+foreach ($lines($answeredFile) as $one) {
+    if ($one['status'] >= 300) {
+        $count['refused']++;
+
+        continue;
+    }
+    $count[$one['kind']]++;
+    $there = DB::table($one['kind'] === 'line' ? 'competency_ledger' : 'gate_reads')->where('id', $one['id'])->count();
+    $there === 1 || $faults[] = "{$one['kind']} {$one['id']} was answered with {$one['status']} and is there $there times";
+    if ($one['kind'] === 'line' && ($one['answer']['hash'] ?? null) !== DB::table('competency_ledger')->where('id', $one['id'])->value('hash')) {
+        $faults[] = "line {$one['id']} has another hash than was answered";
+    }
+}
+// A turn and its minutes are written together, or not at all.
+$half = DB::select("SELECT s.id FROM gate_sessions s WHERE s.ended_at IS NOT NULL AND EXISTS (SELECT FROM competency_machine_permit p WHERE p.machine_id = s.machine_id)
+    AND s.started_at > now() - interval '1 day' AND (SELECT count(*) FROM competency_ledger l WHERE l.type = 'machine_time' AND l.data ->> 'session' = s.id::text)
+    <> (SELECT count(*) FROM competency_machine_permit p WHERE p.machine_id = s.machine_id)");
+foreach ($half as $turn) {
+    $faults[] = "turn {$turn->id} was ended without its minutes, or with them twice";
+}
+$turns = DB::table('gate_sessions')->get()->keyBy('id');
+$seen = $on = $silent = 0;
+foreach ($lines($seenFile) as $one) {
+    $seen++;
+    $silent += $one['silent_s'] > 0.6 ? 1 : 0;
+    if (! $one['on']) {
+        continue;
+    }
+    $on++;
+    if ($one['silent_s'] > 3.0) {
+        $faults[] = sprintf('the relay was on %.1f s after the last answer', $one['silent_s']);
+    }
+    $turn = $turns[$one['turn'] ?? ''] ?? null;
+    $ended = $turn?->ended_at === null ? null : (float) (new DateTimeImmutable($turn->ended_at))->format('U.u');
+    if ($one['turn'] !== null && ($turn === null || ($ended !== null && $ended < $one['asked'] - 0.05))) {
+        $faults[] = 'the relay was on for a turn that was over or never there: '.$one['turn'];
+    }
+}
+printf("%d ledger lines and %d reads were answered and are there once, %d refusals; the relay asked %d times, was on %d times, and was without an answer %d times\n",
+    $count['line'], $count['read'], $count['refused'], $seen, $on, $silent);
+foreach ($faults as $fault) {
+    echo "✗ $fault\n";
+}
+exit($faults === [] && $count['line'] > 0 && $on > 0 ? 0 : 1);
