@@ -3,16 +3,16 @@
 PG_BIN=$(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -V | tail -1)
 
 # PostgreSQL refuses to run as root: then it runs as the user that Debian made for it.
-pg_as() { if [ "$(id -u)" = 0 ]; then (cd / && runuser -u postgres -- "$@"); else "$@"; fi; }
+pg_as() { if [ "$(id -u)" = 0 ]; then (cd / && runuser -u "${DB_USER:-postgres}" -- "$@"); else "$@"; fi; }
 
 # pg_home WANTED: that folder if PostgreSQL's user can reach it, else one where it can.
 pg_home() {
   mkdir -p "$1"
   if [ "$(id -u)" = 0 ]; then
-    chown postgres "$1"
-    runuser -u postgres -- test -w "$1" 2>/dev/null || {
+    chown "${DB_USER:-postgres}" "$1"
+    runuser -u "${DB_USER:-postgres}" -- test -w "$1" 2>/dev/null || {
       local other="/var/lib/mill-step-$(echo "$1" | sha256sum | cut -c1-10)"
-      mkdir -p "$other" && chown postgres "$other"
+      mkdir -p "$other" && chown "${DB_USER:-postgres}" "$other"
       echo "$other"; return
     }
   fi
