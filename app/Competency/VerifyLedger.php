@@ -5,23 +5,27 @@ declare(strict_types=1);
 namespace App\Competency;
 
 use App\Competency\Events\LedgerBroken;
+use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use MillStep\Core\Competency\HashChain;
 
-/** Walks the whole ledger: each line against the one before, its seal against the shop's key, the whole against its anchors. */
+/**
+ * Walks the whole ledger: each line against the one before, its seal against the shop's key, the whole against its
+ * anchors, and what was kept of it against what it says.
+ */
 final class VerifyLedger extends Command
 {
     protected $signature = 'competency:verify';
 
     protected $description = 'Check that no line of the competency ledger was removed, altered, forged or written anew';
 
-    public function handle(ShopKey $key, Anchors $anchors): int
+    public function handle(ShopKey $key, Anchors $anchors, Folds $folds): int
     {
         $count = 0;
         $heads = [];
         try {
             $heads = $anchors->read();
-            $fault = $this->fault($key, $heads, $count);
+            $fault = $this->fault($key, $heads, $count) ?? ($folds->verify(CarbonImmutable::now())[0] ?? null);
         } catch (\RuntimeException $problem) {
             $fault = $problem->getMessage();
         }

@@ -1,5 +1,6 @@
 # What the servers are started with: secrets, environment, php-fpm and nginx. Shared by bin/start and bin/install.
-# Needs RUN (state), CODE (the application), USER_OF_WEB (empty: whoever runs this), PORT, PG_PORT, PUSH_PORT.
+# Needs RUN (state), CODE (the application), USER_OF_WEB (empty: whoever runs this), MASTERS (root where php-fpm and
+# nginx are started as root and step down themselves), PORT, PG_PORT, PUSH_PORT.
 
 # --- secrets: made once, readable for the owner alone
 SECRETS="APP_KEY PG_ADMIN_PASSWORD DB_OWNER_PASSWORD DB_PASSWORD MILLSTEP_SHOP_KEY"
@@ -74,7 +75,6 @@ APP_EVENTS_CACHE=$RUN/cache/events.php
 APP_PACKAGES_CACHE=$RUN/cache/packages.php
 APP_SERVICES_CACHE=$RUN/cache/services.php
 LARAVEL_STORAGE_PATH=$RUN/app
-
 MILLSTEP_DEMO=$DEMO
 MILLSTEP_SHOP_KEY=$MILLSTEP_SHOP_KEY
 MILLSTEP_ANCHORS=${MILLSTEP_ANCHORS:-$RUN/anchors/ledger.jsonl}
@@ -100,16 +100,16 @@ ENV
 
 write_fpm() {
   local user=""
-  [ -n "$USER_OF_WEB" ] && user=$(printf 'user = %s\ngroup = %s\nlisten.owner = %s\nlisten.group = %s' "$USER_OF_WEB" "$USER_OF_WEB" "$USER_OF_WEB" "$USER_OF_WEB")
+  [ "$MASTERS" = root ] && user=$(printf 'user = %s\ngroup = %s\nlisten.owner = %s\nlisten.group = %s' "$USER_OF_WEB" "$USER_OF_WEB" "$USER_OF_WEB" "$USER_OF_WEB")
   (umask 077; cat > "$RUN/php-fpm.conf" <<CONF
 [global]
 error_log = /proc/self/fd/2
-pid = $RUN/php-fpm.pid
+pid = $RUN/tmp/php-fpm.pid
 daemonize = no
 log_limit = 8192
 [millstep]
 $user
-listen = $RUN/php-fpm.sock
+listen = $RUN/tmp/php-fpm.sock
 listen.mode = 0600
 listen.backlog = 511
 pm = static
@@ -130,7 +130,7 @@ opcache.max_accelerated_files = 20000
 opcache.memory_consumption = 192
 opcache.interned_strings_buffer = 32
 opcache.preload = $CODE/bootstrap/preload.php
-$([ -n "$USER_OF_WEB" ] && echo "opcache.preload_user = $USER_OF_WEB")
+$([ "$MASTERS" = root ] && echo "opcache.preload_user = $USER_OF_WEB")
 zend.exception_ignore_args = On
 expose_php = Off
 display_errors = Off
@@ -168,10 +168,10 @@ write_nginx() {
   [ -n "$real" ] && real="$real real_ip_header X-Forwarded-For; real_ip_recursive on;"
   [ "$SECURE" = true ] && https='fastcgi_param HTTPS on;'
   cat > "$RUN/nginx.conf" <<CONF
-$([ -n "$USER_OF_WEB" ] && echo "user $USER_OF_WEB;")
+$([ "$MASTERS" = root ] && echo "user $USER_OF_WEB;")
 load_module /usr/lib/nginx/modules/ngx_nchan_module.so;
 worker_processes 1;
-pid $RUN/nginx.pid;
+pid $RUN/tmp/nginx.pid;
 error_log stderr warn;
 events { worker_connections 2048; }
 http {
@@ -208,7 +208,7 @@ $(problem 504 away 'Mill Step did not answer in time. Nothing is switched on wit
     location /build/ { expires 1y; include $RUN/headers.conf; add_header Cache-Control "public, immutable"; try_files \$uri =404; }
     location / { try_files \$uri /index.php?\$query_string; }
     location = /index.php {
-      fastcgi_pass unix:$RUN/php-fpm.sock;
+      fastcgi_pass unix:$RUN/tmp/php-fpm.sock;
       include /etc/nginx/fastcgi_params;
       fastcgi_param HTTP_HOST \$host:\$server_port;
       fastcgi_param HTTP_PROXY "";
@@ -228,7 +228,7 @@ $(problem 504 away 'Mill Step did not answer in time. Nothing is switched on wit
     }
     location = /live-auth {
       internal;
-      fastcgi_pass unix:$RUN/php-fpm.sock;
+      fastcgi_pass unix:$RUN/tmp/php-fpm.sock;
       include /etc/nginx/fastcgi_params;
       fastcgi_pass_request_body off;
       fastcgi_param CONTENT_LENGTH "";
