@@ -49,7 +49,7 @@ write_services() {
   printf '#!/bin/bash\nkill -INT "$(cat "%s/group")"\n' "$DIRS/database" > "$DIRS/database/control/t"
   chmod 755 "$DIRS/database/control/t"
   # The settings stand in php-fpm's own configuration; root reads it, the workers do not.
-  service php "" "php-fpm8.2 -F -c $RUN/php.ini -y $RUN/php-fpm.conf"
+  service php "" "php-fpm8.2 -F -O -c $RUN/php.ini -y $RUN/php-fpm.conf"
   service web "" "nginx -c $RUN/nginx.conf -e stderr -g 'daemon off;'"
   service queue "$USER_OF_WEB" "php $CODE/artisan queue:work --sleep=2 --tries=3 --max-time=3600"
   service schedule "$USER_OF_WEB" "php $CODE/artisan schedule:work"

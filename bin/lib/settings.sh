@@ -103,7 +103,7 @@ write_fpm() {
   [ "$MASTERS" = root ] && user=$(printf 'user = %s\ngroup = %s\nlisten.owner = %s\nlisten.group = %s' "$USER_OF_WEB" "$USER_OF_WEB" "$USER_OF_WEB" "$USER_OF_WEB")
   (umask 077; cat > "$RUN/php-fpm.conf" <<CONF
 [global]
-error_log = /proc/self/fd/2
+error_log = /dev/null
 pid = $RUN/tmp/php-fpm.pid
 daemonize = no
 log_limit = 8192

@@ -30,5 +30,6 @@ read_shop() {
   done < "$RUN/shop"
   [ -r "$RUN/env" ] || die "the settings in $RUN/env cannot be read. Run this as the user who started the shop."
   PG_PORT=$(sed -n 's/^DB_PORT=//p' "$RUN/env")
-  LOGS=$RUN/logs
+  LOGS=$RUN/logs; [ "$KEPT_BY" = systemd ] && LOGS=/var/log/mill-step
+  return 0
 }

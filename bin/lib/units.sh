@@ -82,7 +82,7 @@ Wants=mill-step-database.service
 [Service]
 Type=notify
 User=$USER_OF_WEB
-ExecStart=/usr/sbin/php-fpm8.2 -F -c $RUN/php.ini -y $RUN/php-fpm.conf
+ExecStart=/usr/sbin/php-fpm8.2 -F -O -c $RUN/php.ini -y $RUN/php-fpm.conf
 ExecReload=/bin/kill -USR2 \$MAINPID
 Restart=always
 RestartSec=1
