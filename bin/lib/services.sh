@@ -86,6 +86,15 @@ stop_services() {
     [ -p "$DIRS/$name/supervise/control" ] && { sv exit "$DIRS/$name" >/dev/null 2>&1 || true; }
     "$CLEAR" "$DIRS/$name"
   done
+  # Whoever lost their watcher, and the watchers of those: told by the folder that they work in, which is nobody else's.
+  for signal in TERM KILL; do
+    left=""
+    for name in /proc/[0-9]*; do case $(readlink "$name/cwd" 2>/dev/null) in "$DIRS"/*) left="$left ${name#/proc/}" ;; esac; done
+    [ -z "$left" ] && break
+    # shellcheck disable=SC2086
+    kill -"$signal" $left 2>/dev/null || true
+    sleep 0.5
+  done
   rm -f "$RUN/runsvdir.pid"
   return 0
 }
