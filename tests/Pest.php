@@ -21,4 +21,5 @@ pest()
         'Demo',
         'Records',
         'Live',
+        'Http',
     );

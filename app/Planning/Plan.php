@@ -14,6 +14,8 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
+use Illuminate\Validation\ValidationException;
+use MillStep\Core\Exception\CoreException;
 
 /**
  * A plan that was given a name. Its request is kept as it was typed, so that it is planned anew whenever it is
@@ -96,9 +98,22 @@ final class Plan extends Model
         return $this->owner_id === $user->id || ($user->teaches() && ! $this->owner->learns());
     }
 
-    /** @param  array<string, mixed>|null  $policy  settings to plan by; null for those in force */
+    /**
+     * One that was kept in a shape that is not read any more says so, and spoils nothing else.
+     *
+     * @param  array<string, mixed>|null  $policy  settings to plan by; null for those in force
+     *
+     * @throws CoreException|ValidationException when it cannot be planned
+     */
     public function planNow(?array $policy = null): Planned
     {
-        return $this->kind->wanted()::of($this->request, $this->request['units'] === 'in' ? 'in' : 'mm')->plan($policy);
+        try {
+            return $this->kind->wanted()::of($this->request, ($this->request['units'] ?? null) === 'in' ? 'in' : 'mm')->plan($policy);
+        } catch (CoreException|ValidationException $fault) {
+            throw $fault;
+        } catch (\Throwable $fault) {
+            report($fault);
+            throw ValidationException::withMessages(['plan' => 'This plan was kept in a shape that is not read any more. Plan it anew.']);
+        }
     }
 }

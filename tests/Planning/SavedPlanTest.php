@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\People\Role;
 use App\Planning\Plan;
 use App\Workshop\Policy;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
 const HOLE = [
@@ -188,4 +189,17 @@ it('previews what a changed policy would do to a plan, and changes nothing', fun
 it('lists what a plan may belong to', function (): void {
     $this->actingAs($this->person());
     expect($this->getJson('/api/planning/choices')->assertOk()->json('parts'))->toHaveCount(8);
+});
+
+it('lets one broken plan spoil nobody\'s preview, list or page', function (): void {
+    $lead = $this->person(App\People\Role::Lead);
+    $good = fake_uuid();
+    keep($this->actingAs($lead), $good)->assertSuccessful();
+    foreach ([['lathe', '{"units":"mm"}'], ['hole', '{"units":"mm","rows":[[]],"material":{"a":1},"thickness":[1]}'], ['hole', '{"units":[],"hole":7}']] as [$kind, $request]) {
+        DB::table('planning_plans')->insert(['id' => fake_uuid(), 'name' => 'Broken', 'kind' => $kind, 'request' => $request, 'answer' => '{}', 'owner_id' => $lead->id, 'created_at' => now(), 'updated_at' => now()]);
+    }
+    $this->postJson('/api/planning/policy-preview', ['settings' => ['pilot_school' => 'single']])->assertOk()->assertJsonPath('of', 4);
+    foreach ($this->getJson('/api/planning/plans')->assertOk()->json() as $plan) {
+        $this->getJson("/api/planning/plans/{$plan['id']}")->assertOk();
+    }
 });

@@ -44,7 +44,7 @@ final class PolicyPreviewController
     }
 
     /**
-     * Null for a plan that cannot be planned any more, by either policy.
+     * Null for a plan that cannot be planned any more, by either policy. One that is broken spoils nobody else's preview.
      *
      * @param  array<string, mixed>  $settings
      */
