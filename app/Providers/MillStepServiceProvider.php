@@ -77,11 +77,12 @@ final class MillStepServiceProvider extends ServiceProvider
         $this->listen();
 
         RateLimiter::for('reset', static fn (Request $request) => Limit::perMinute(5)->by($request->ip()));
+        // Behind the #, so that it never reaches a server, and no log.
         ResetPassword::createUrlUsing(
             static fn (User $user, string $token): string => rtrim(
                 (string) config('app.url'),
                 '/',
-            ).'/reset/'.$token.'?email='.urlencode($user->email),
+            ).'/reset#'.http_build_query(['token' => $token, 'email' => $user->email]),
         );
         Mail::extend('mailbox', static fn (): MailboxTransport => new MailboxTransport);
     }

@@ -29,10 +29,9 @@ export const router = createRouter({
       meta: { guest: true, bare: true },
     },
     {
-      path: '/reset/:token',
+      path: '/reset',
       name: 'reset',
       component: () => import('./people/ResetPage.vue'),
-      props: true,
       meta: { guest: true, bare: true },
     },
     {

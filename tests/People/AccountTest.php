@@ -100,7 +100,7 @@ it('keeps no letter in clear, and none for long', function (): void {
     $who = $this->person();
     $this->postJson('/api/people/password-reset', ['email' => $who->email])->assertNoContent();
     $kept = DB::table('people_letters')->latest('id')->first();
-    expect($kept->body)->not->toContain('/reset/')->and(Letter::query()->latest('id')->first()->body)->toContain('/reset/');
+    expect($kept->body)->not->toContain('/reset#')->and(Letter::query()->latest('id')->first()->body)->toContain('/reset#');
     $this->travel(25)->hours();
     $this->artisan('records:prune')->assertSuccessful();
     expect(DB::table('people_letters')->count())->toBe(0);

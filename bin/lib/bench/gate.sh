@@ -3,5 +3,5 @@
 . bin/lib/throwaway.sh
 throwaway_start bench 8300
 say "Filling: ${LEARNERS:-2000} learners with ${LINES:-500} lines each"
-(set -a; . "$RUN/env"; set +a; exec php bin/lib/bench/fill.php)
+(set -a; . "$RUN/env"; PG_ADMIN_PASSWORD=$(sed -n 's/^PG_ADMIN_PASSWORD=//p' "$RUN/secrets.sh"); set +a; exec php bin/lib/bench/fill.php)
 php bin/lib/bench/load.php "$URL" "$RUN/app/bench.json"

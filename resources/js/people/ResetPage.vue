@@ -9,9 +9,9 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import DoorPage from './DoorPage.vue';
 
-const props = defineProps<{ token: string }>();
 const { t } = useI18n();
-const route = useRoute();
+/** Stands behind the #, so that no server and no log has seen it. */
+const link = new URLSearchParams(useRoute().hash.slice(1));
 const router = useRouter();
 const password = ref('');
 const again = ref('');
@@ -20,8 +20,8 @@ const set = useAction(
     must(
       api.PUT('/api/people/password-reset', {
         body: {
-          token: props.token,
-          email: String(route.query.email ?? ''),
+          token: link.get('token') ?? '',
+          email: link.get('email') ?? '',
           password: password.value,
           password_confirmation: again.value,
         },

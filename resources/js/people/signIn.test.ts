@@ -81,7 +81,7 @@ describe('signing in', () => {
   it('offers the demo people in a demo, filled in by a press', async () => {
     const page = mountIn(SignInPage, {});
     await page.findAll('li button')[1]?.trigger('click');
-    expect(page.findAll('input:not([type=checkbox])').map((input) => input.element.value)).toEqual([
+    expect(page.findAll<HTMLInputElement>('input:not([type=checkbox])').map((input) => input.element.value)).toEqual([
       'instructor@millstep.example',
       'mast-and-vane',
     ]);
