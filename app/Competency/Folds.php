@@ -143,7 +143,8 @@ final class Folds
     {
         $about = $entries->filter(static fn (LedgerEntry $entry): bool => $entry->permit_id === null || $entry->permit_id === $permit);
         $folded = Ledger::of($about->map(static fn (LedgerEntry $entry): Line => $entry->line()))->folded($now);
-        $pending = $about->first(static fn (LedgerEntry $entry): bool => $folded->last === null || $entry->seq > (int) $about->firstWhere('id', $folded->last)?->seq);
+        $stands = $folded->last === null ? 0 : (int) $about->firstWhere('id', $folded->last)?->seq;
+        $pending = $about->first(static fn (LedgerEntry $entry): bool => $entry->seq > $stands);
 
         return [
             // Lines about other permits change nothing here, so it stands at whatever is just before its own next line.
