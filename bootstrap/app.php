@@ -19,6 +19,8 @@ return Application::configure(basePath: dirname(__DIR__))
             Route::get('up', App\Http\Up::class);
             Route::middleware('device')->prefix('api/gate')->group(base_path('app/Gate/devices.php'));
             Route::middleware('web')->group(base_path('routes/web.php'));
+            // Everything else is the single-page front end: a page that opens also while the records are away, and says so.
+            Route::view('{page?}', 'app')->where('page', '^(?!api/|build/).*$');
         },
         commands: __DIR__.'/../routes/console.php',
     )

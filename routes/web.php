@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Support\Facades\Route;
 
-// Each room brings its own routes; the rest is the single-page front end.
+// Each room brings its own routes.
 Route::prefix('api')->group(function (): void {
     foreach (['People', 'Measure', 'Workshop', 'Planning', 'Learning', 'Practice', 'Assessment', 'Competency', 'Gate', 'Records', 'Live'] as $room) {
         Route::prefix(strtolower($room))->group(base_path("app/$room/routes.php"));
@@ -12,4 +12,3 @@ Route::prefix('api')->group(function (): void {
 });
 
 Route::any('api/{missing}', App\Http\Missing::class)->where('missing', '.*');
-Route::view('{page?}', 'app')->where('page', '^(?!api/|build/).*$');

@@ -15,5 +15,5 @@ Route::middleware('auth:device')->group(function (): void {
         Route::get('demo-badges', [DeviceController::class, 'demoBadges']);
         Route::post('renewal', [DeviceController::class, 'renew']);
     });
-    Route::post('reads', [ReadController::class, 'store'])->middleware(AsOftenAs::class.':reads,60');
+    Route::post('reads', [ReadController::class, 'store'])->middleware(AsOftenAs::class.':reads,120');
 });

@@ -49,6 +49,12 @@ final class Problem
                 'A value here is too large or no value of its kind, so nothing was written. Check what you entered.',
                 [],
             ),
+            $fault instanceof \PDOException && self::isAway($fault) => self::response(
+                503,
+                'away',
+                'Mill Step cannot reach its records for the moment. Nothing of this was kept, and no machine is switched on; try again.',
+                [],
+            ),
             default => self::response(500, 'broken', 'Something broke here and was written down. Nothing of this was kept; try again.', []),
         };
     }
@@ -63,6 +69,12 @@ final class Problem
     public static function isUnfit(QueryException $fault): bool
     {
         return str_starts_with((string) $fault->getCode(), '22');
+    }
+
+    /** The database does not answer, or was just stopped (its classes 08 and 57P). */
+    public static function isAway(\PDOException $fault): bool
+    {
+        return preg_match('/SQLSTATE\[(08|57P)|server closed the connection/', $fault->getMessage()) === 1;
     }
 
     private static function fromCore(CoreException $fault): JsonResponse

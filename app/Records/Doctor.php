@@ -92,8 +92,11 @@ final class Doctor extends Command
     {
         $beat = Cache::get(self::BEAT);
 
-        return is_int($beat) && $now->getTimestamp() - $beat < 180 ? null
-            : 'The scheduler has not run for '.(is_int($beat) ? round(($now->getTimestamp() - $beat) / 60).' minutes' : 'as long as anybody knows').': idle turns are not ended, the ledger is not checked. Start the shop again.';
+        return match (true) {
+            ! is_int($beat) => 'The scheduler has not run yet. Within a minute of a start that is right; later it means that idle turns are not ended and the ledger is not checked: start the shop again.',
+            $now->getTimestamp() - $beat > 180 => sprintf('The scheduler has not run for %d minutes: idle turns are not ended, the ledger is not checked. Start the shop again.', intdiv($now->getTimestamp() - $beat, 60)),
+            default => null,
+        };
     }
 
     private function queue(CarbonImmutable $now): ?string

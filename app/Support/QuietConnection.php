@@ -33,16 +33,8 @@ final class QuietConnection extends PostgresConnection
     private static function withoutDetail(QueryException $fault): \PDOException
     {
         $said = (string) strtok($fault->getPrevious()?->getMessage() ?? '', "\n");
-        $quiet = new class((string) preg_replace('/: "[^"]*"$/', '', $said), $fault->getCode()) extends \PDOException
-        {
-            public function __construct(string $message, mixed $code)
-            {
-                parent::__construct($message);
-                $this->code = $code;
-            }
-        };
-        $quiet->errorInfo = $fault->errorInfo === null ? null : [$fault->errorInfo[0] ?? null, $fault->errorInfo[1] ?? null, $said];
+        $info = $fault->errorInfo === null ? null : [$fault->errorInfo[0] ?? null, $fault->errorInfo[1] ?? null, $said];
 
-        return $quiet;
+        return new QuietFault((string) preg_replace('/: "[^"]*"$/', '', $said), $fault->getCode(), $info);
     }
 }

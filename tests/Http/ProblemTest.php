@@ -89,3 +89,15 @@ it('says whether it is up, and that the database is not', function (): void {
     DB::shouldReceive('select')->andThrow(new PDOException('gone'));
     $this->get('/up')->assertStatus(503)->assertJsonPath('code', 'database_away');
 });
+
+it('opens its pages without the database, and says of the rest that the records are away', function (): void {
+    $port = config('database.connections.pgsql.port');
+    config(['database.connections.pgsql.port' => 1, 'session.driver' => 'database']);
+    DB::purge('pgsql');
+    $this->get('/today')->assertOk()->assertSee('id="app"', false);
+    $this->getJson('/api/people/me')->assertStatus(503)->assertJsonPath('code', 'away');
+    $this->getJson('/api/gate/screen', ['Authorization' => 'Bearer 1|x'])->assertStatus(503)->assertJsonPath('code', 'away');
+    // Back again, for what tidies up after the test.
+    config(['database.connections.pgsql.port' => $port]);
+    DB::purge('pgsql');
+});
