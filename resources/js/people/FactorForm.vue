@@ -1,37 +1,20 @@
 <script setup lang="ts">
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
-import FormField from '@/ui/FormField.vue';
-import { onMounted, useTemplateRef } from 'vue';
 import { useI18n } from 'vue-i18n';
+import CodeField from './CodeField.vue';
 
 /** Asks for the code of the second factor, from the phone or from paper. */
 defineProps<{ busy: boolean; error: Error | null; fault?: string }>();
 const emit = defineEmits<{ give: []; back: [] }>();
 const code = defineModel<string>({ required: true });
 const { t } = useI18n();
-const box = useTemplateRef<HTMLInputElement>('box');
-onMounted(() => box.value?.focus());
 </script>
 
 <template>
   <form class="space-y-4" @submit.prevent="emit('give')">
     <p>{{ t('people.factor.ask') }}</p>
-    <FormField v-slot="field" :label="t('people.factor.code')" :error="fault">
-      <input
-        :id="field.id"
-        ref="box"
-        v-model="code"
-        class="field reading"
-        type="text"
-        inputmode="numeric"
-        autocomplete="one-time-code"
-        maxlength="20"
-        required
-        :aria-invalid="field.invalid"
-        :aria-describedby="field.described"
-      />
-    </FormField>
+    <CodeField v-model="code" first :label="t('people.factor.code')" :error="fault" />
     <ErrorNote v-if="!fault" :error="error" @retry="emit('give')" />
     <div class="flex flex-wrap items-center justify-between gap-4">
       <button type="button" class="min-h-12 underline underline-offset-4" @click="emit('back')">

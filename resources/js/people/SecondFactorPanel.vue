@@ -2,11 +2,11 @@
 import { api, must, type Schemas } from '@/api/client';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
-import FormField from '@/ui/FormField.vue';
 import SecretField from '@/ui/SecretField.vue';
 import { useAction } from '@/ui/useAction';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import CodeField from './CodeField.vue';
 
 /** One's own second factor: password, square, code, and the recovery codes to be written down. */
 defineProps<{ state: Schemas['Person']['second_factor'] }>();
@@ -101,25 +101,12 @@ const print = () => window.print();
           <span class="reading text-lg break-all">{{ grouped(prepared.secret) }}</span>
         </p>
       </div>
-      <FormField
-        v-slot="field"
+      <CodeField
+        v-model="code"
         class="max-w-56"
         :label="t('people.factor.enter')"
         :error="confirm.fieldErrors.value.code?.[0]"
-      >
-        <input
-          :id="field.id"
-          v-model="code"
-          class="field reading"
-          type="text"
-          inputmode="numeric"
-          autocomplete="one-time-code"
-          maxlength="10"
-          required
-          :aria-invalid="field.invalid"
-          :aria-describedby="field.described"
-        />
-      </FormField>
+      />
       <ErrorNote v-if="!confirm.fieldErrors.value.code" :error="confirm.error.value" @retry="confirm.run(undefined)" />
       <div class="flex flex-wrap gap-3">
         <BigButton type="submit" tone="main" :busy="confirm.busy.value">{{ t('people.factor.confirm') }}</BigButton>
