@@ -127,7 +127,8 @@ final class Folds
                     && ($this->isOldMake($row->state) || self::make($upTo, (int) $row->permit_id, $now)['state'] === $row->state);
                 if (! $right) {
                     DB::table('competency_folds')->where('learner_id', $learner)->where('permit_id', $row->permit_id)->delete();
-                    $faults[] = "What was kept of learner $learner and permit {$row->permit_id} at line {$row->seq} is not what the ledger says. It was thrown away.";
+                    $faults[] = "What was kept of learner $learner and permit {$row->permit_id} at line {$row->seq} "
+                        .'is not what the ledger says. It was thrown away.';
                 }
             }
         }
@@ -149,7 +150,10 @@ final class Folds
         return [
             // Lines about other permits change nothing here, so it stands at whatever is just before its own next line.
             'seq' => (int) ($pending === null ? $entries->last()?->seq : $entries->where('seq', '<', $pending->seq)->last()?->seq),
-            'state' => json_encode($folded->toArray(), JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION),
+            'state' => json_encode(
+                $folded->toArray(),
+                JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRESERVE_ZERO_FRACTION,
+            ),
         ];
     }
 
@@ -170,7 +174,11 @@ final class Folds
             $after = [];
             foreach ($lines as $line) {
                 if ($line['seq'] > ($fold['seq'] ?? 0) && ($line['permit'] === null || $line['permit'] === $permit->id)) {
-                    $after[] = new Line($line['id'], new \DateTimeImmutable($line['at']), Entries::read(Fields::of([...$line['data'], 'type' => $line['type']])));
+                    $after[] = new Line(
+                        $line['id'],
+                        new \DateTimeImmutable($line['at']),
+                        Entries::read(Fields::of([...$line['data'], 'type' => $line['type']])),
+                    );
                 }
             }
             // Nothing was kept of them yet: these are all their lines.
@@ -208,7 +216,9 @@ final class Folds
     private function fromLedger(array $learners, Collection $permits, \DateTimeImmutable $now): array
     {
         $records = [];
-        $entries = $learners === [] ? new Collection : LedgerEntry::query()->whereIn('learner_id', $learners)->orderBy('seq')->get()->groupBy('learner_id');
+        $entries = $learners === []
+            ? new Collection
+            : LedgerEntry::query()->whereIn('learner_id', $learners)->orderBy('seq')->get()->groupBy('learner_id');
         foreach ($learners as $learner) {
             foreach ($permits as $permit) {
                 $records[$learner][$permit->id] = self::ledger($entries[$learner] ?? new Collection, $permit->id)->asOf($now);

@@ -33,8 +33,13 @@ final class Standings
      * @param  list<SinceFold>  $read  what was read already of them
      * @return array<int, array<string, PermitStanding>> by learner id and permit code
      */
-    public function of(Collection $learners, Collection $permits, ?CarbonImmutable $asOf = null, ?Rules $rules = null, array $read = []): array
-    {
+    public function of(
+        Collection $learners,
+        Collection $permits,
+        ?CarbonImmutable $asOf = null,
+        ?Rules $rules = null,
+        array $read = [],
+    ): array {
         $rules ??= Rules::inForce();
         $now = $asOf ?? CarbonImmutable::now();
         $ids = $learners->map(static fn (User $learner): int => $learner->id)->all();
@@ -87,7 +92,12 @@ final class Standings
      */
     private static function past(array $learners, Rules $rules, CarbonImmutable $asOf): array
     {
-        $entries = LedgerEntry::query()->whereIn('learner_id', $learners)->where('recorded_at', '<=', $asOf)->orderBy('seq')->get()->groupBy('learner_id');
+        $entries = LedgerEntry::query()
+            ->whereIn('learner_id', $learners)
+            ->where('recorded_at', '<=', $asOf)
+            ->orderBy('seq')
+            ->get()
+            ->groupBy('learner_id');
         $records = [];
         foreach ($learners as $learner) {
             foreach ($rules->permits as $permit) {

@@ -10,7 +10,8 @@ use Illuminate\Console\Command;
 /** Loads the demo shop, tells whether there is anything yet, and says how to sign in. */
 final class DemoCommand extends Command
 {
-    protected $signature = 'millstep:demo {--is-empty : say yes when nobody is recorded yet} {--accounts : count the demo accounts that are active} {--sign-ins : print the demo sign-ins}';
+    protected $signature = 'millstep:demo {--is-empty : say yes when nobody is recorded yet} {--accounts : '
+        .'count the demo accounts that are active} {--sign-ins : print the demo sign-ins}';
 
     protected $description = 'Load the demo data into an empty database';
 

@@ -27,7 +27,12 @@ final class DecideAccess
     {
         $standings = $user === null
             ? []
-            : $this->standings->of(new Collection([$user]), $moment->machine->permits, rules: $moment->rules, read: $moment->records)[$user->id];
+            : $this->standings->of(
+                new Collection([$user]),
+                $moment->machine->permits,
+                rules: $moment->rules,
+                read: $moment->records,
+            )[$user->id];
         if ($user !== null && $standings === []) {
             // Nobody has said what this machine takes; the gate does not guess.
             return new Decided(new Access(Decision::No, ['no_permit_defined']), []);

@@ -139,7 +139,13 @@ final readonly class Moment
     {
         return $row === null ? null : (new $class)->newFromBuilder(
             // As a driver gives them: what is json in the table is text here, and is read by the model's own casts.
-            array_map(static fn (mixed $value): mixed => is_array($value) ? json_encode($value, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION) : $value, $row),
+            array_map(
+                static fn (mixed $value): mixed => is_array($value) ? json_encode(
+                    $value,
+                    JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION,
+                ) : $value,
+                $row,
+            ),
         );
     }
 

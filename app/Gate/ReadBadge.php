@@ -73,7 +73,10 @@ final class ReadBadge
         $session = $this->review->now($moment);
         if ($moment->known !== null) {
             // Its turn may have been ended by the look just taken.
-            return $this->again($session === null && $moment->open !== null ? $moment->known->load('session') : $moment->known, $fingerprint);
+            return $this->again(
+                $session === null && $moment->open !== null ? $moment->known->load('session') : $moment->known,
+                $fingerprint,
+            );
         }
         $user = isset($read['follows']) ? $this->asked($device, $moment->last, $read['follows']) : $moment->badgeOf;
         // What this request knew of its device may be older than the guesses that were counted meanwhile.

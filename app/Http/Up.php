@@ -15,7 +15,10 @@ final class Up
         try {
             DB::select('SELECT 1');
         } catch (\PDOException) {
-            return new JsonResponse(['message' => 'The database does not answer.', 'code' => 'database_away', 'errors' => (object) []], 503);
+            return new JsonResponse(
+                ['message' => 'The database does not answer.', 'code' => 'database_away', 'errors' => (object) []],
+                503,
+            );
         }
 
         return new JsonResponse(['up' => true]);

@@ -53,7 +53,9 @@ final class StartCheck
     {
         $policy = Policy::inForce();
         $now = CarbonImmutable::now();
-        $handedIn = Attempt::query()->where('learner_id', $learner->id)->whereHas('check', static fn ($of) => $of->where('code', $check->code))
+        $handedIn = Attempt::query()
+            ->where('learner_id', $learner->id)
+            ->whereHas('check', static fn ($of) => $of->where('code', $check->code))
             ->where('submitted_at', '>', $now->subDay())->orderBy('submitted_at')->pluck('submitted_at');
         $last = $handedIn->last();
         $again = $last === null ? $now : $last->addMinutes($policy->checkWaitMinutes);

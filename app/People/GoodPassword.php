@@ -15,7 +15,11 @@ final class GoodPassword implements ValidationRule
 {
     public const LEAST = 10;
 
-    private const ROWS = ['01234567890123456789', '98765432109876543210', 'qwertyuiopasdfghjklzxcvbnm', 'qwertzuiopasdfghjklyxcvbnm', 'azertyuiopqsdfghjklmwxcvbn', 'abcdefghijklmnopqrstuvwxyz', 'zyxwvutsrqponmlkjihgfedcba', '1qaz2wsx3edc4rfv5tgb6yhn', 'q1w2e3r4t5y6u7i8o9p0', '1q2w3e4r5t6y7u8i9o0p'];
+    private const ROWS = [
+        '01234567890123456789', '98765432109876543210', 'qwertyuiopasdfghjklzxcvbnm', 'qwertzuiopasdfghjklyxcvbnm',
+        'azertyuiopqsdfghjklmwxcvbn', 'abcdefghijklmnopqrstuvwxyz', 'zyxwvutsrqponmlkjihgfedcba',
+        '1qaz2wsx3edc4rfv5tgb6yhn', 'q1w2e3r4t5y6u7i8o9p0', '1q2w3e4r5t6y7u8i9o0p',
+    ];
 
     /** @param  list<string>  $ofThem  name and address of whoever it is for */
     public function __construct(private readonly array $ofThem = [])
@@ -42,7 +46,10 @@ final class GoodPassword implements ValidationRule
         $plain = mb_strtolower($password);
         // What is hung on before and behind goes first, then digits that stand for letters.
         $inside = (string) preg_replace('/^[\d\W_]+|[\d\W_]+$/u', '', $plain);
-        $letters = strtr($inside, ['0' => 'o', '1' => 'i', '3' => 'e', '4' => 'a', '5' => 's', '7' => 't', '@' => 'a', '$' => 's', '!' => 'i']);
+        $letters = strtr(
+            $inside,
+            ['0' => 'o', '1' => 'i', '3' => 'e', '4' => 'a', '5' => 's', '7' => 't', '@' => 'a', '$' => 's', '!' => 'i'],
+        );
         $bare = (string) preg_replace('/[^a-z]+/', '', $letters);
 
         return match (true) {

@@ -57,7 +57,9 @@ final class SecondFactor
         }
         DB::transaction(static function () use ($user, $codes): void {
             DB::table('people_recovery_codes')->where('user_id', $user->id)->delete();
-            DB::table('people_recovery_codes')->insert(array_map(static fn (string $each): array => ['user_id' => $user->id, 'code_hash' => self::hash($each)], $codes));
+            DB::table('people_recovery_codes')->insert(
+                array_map(static fn (string $each): array => ['user_id' => $user->id, 'code_hash' => self::hash($each)], $codes),
+            );
             $user->forceFill(['totp_confirmed_at' => CarbonImmutable::now()])->save();
         });
 
@@ -83,19 +85,35 @@ final class SecondFactor
     {
         $key = "second-factor:{$user->id}";
         if (RateLimiter::hit($key, 300) > self::TRIES) {
-            throw Refusal::tooMany('second_factor_locked', sprintf('Too many wrong codes. Try again in %d seconds.', RateLimiter::availableIn($key)));
+            throw Refusal::tooMany(
+                'second_factor_locked',
+                sprintf('Too many wrong codes. Try again in %d seconds.', RateLimiter::availableIn($key)),
+            );
         }
         $given = (string) preg_replace('/\s+/', '', $code);
         $step = preg_match('/^\d{6}$/', $given) === 1 && $user->totp_secret !== null
             ? $this->totp->stepOf($given, $user->totp_secret, CarbonImmutable::now()->getTimestamp(), $user->totp_used_step)
             : null;
         $spent = $step !== null
-            ? User::query()->whereKey($user->id)->where(static fn ($any) => $any->whereNull('totp_used_step')->orWhere('totp_used_step', '<', $step))->update(['totp_used_step' => $step])
-            : ($orRecovery ? DB::table('people_recovery_codes')->where('user_id', $user->id)->where('code_hash', self::hash($given))->whereNull('used_at')->update(['used_at' => CarbonImmutable::now()]) : 0);
+            ? User::query()->whereKey($user->id)->where(
+                static fn ($any) => $any->whereNull('totp_used_step')->orWhere('totp_used_step', '<', $step),
+            )->update(['totp_used_step' => $step])
+            : ($orRecovery ? self::spendRecoveryCode($user, $given) : 0);
         if ($spent !== 1) {
-            throw ValidationException::withMessages(['code' => 'This code is not right, or was used already. Wait for the next one on your phone.']);
+            throw ValidationException::withMessages([
+                'code' => 'This code is not right, or was used already. Wait for the next one on your phone.',
+            ]);
         }
         RateLimiter::clear($key);
+    }
+
+    private static function spendRecoveryCode(User $user, #[\SensitiveParameter] string $code): int
+    {
+        return DB::table('people_recovery_codes')
+            ->where('user_id', $user->id)
+            ->where('code_hash', self::hash($code))
+            ->whereNull('used_at')
+            ->update(['used_at' => CarbonImmutable::now()]);
     }
 
     public static function recoveryCodesLeft(User $user): int

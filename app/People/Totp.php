@@ -58,6 +58,12 @@ final class Totp
     /** What an app reads from the square: issuer, whose, secret. */
     public static function uri(#[\SensitiveParameter] string $secret, string $email): string
     {
-        return sprintf('otpauth://totp/%s:%s?secret=%s&issuer=%s', rawurlencode('Mill Step'), rawurlencode($email), $secret, rawurlencode('Mill Step'));
+        return sprintf(
+            'otpauth://totp/%s:%s?secret=%s&issuer=%s',
+            rawurlencode('Mill Step'),
+            rawurlencode($email),
+            $secret,
+            rawurlencode('Mill Step'),
+        );
     }
 }

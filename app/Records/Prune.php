@@ -20,7 +20,9 @@ final class Prune extends Command
         $now = CarbonImmutable::now();
         $gone = [
             'letters' => DB::table('people_letters')->where('created_at', '<', $now->subDay())->delete(),
-            'sessions' => DB::table('people_sessions')->where('last_activity', '<', $now->subMinutes((int) config('session.lifetime'))->getTimestamp())->delete(),
+            'sessions' => DB::table('people_sessions')
+                ->where('last_activity', '<', $now->subMinutes((int) config('session.lifetime'))->getTimestamp())
+                ->delete(),
             'counts' => DB::table('cache')->where('expiration', '<', $now->getTimestamp())->delete(),
             'failed jobs' => DB::table('failed_jobs')->where('failed_at', '<', $now->subDays(14))->delete(),
             // What was answered to a badge stays for a year; the turn and its minutes stay for good.

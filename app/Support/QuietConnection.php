@@ -25,7 +25,14 @@ final class QuietConnection extends PostgresConnection
         try {
             return parent::runQueryCallback($query, $bindings, $callback);
         } catch (QueryException $fault) {
-            throw new ($fault::class)((string) $this->getName(), $fault->getSql(), [], self::withoutDetail($fault), [], $fault->readWriteType);
+            throw new ($fault::class)(
+                (string) $this->getName(),
+                $fault->getSql(),
+                [],
+                self::withoutDetail($fault),
+                [],
+                $fault->readWriteType,
+            );
         }
     }
 

@@ -18,8 +18,18 @@ beforeEach(function (): void {
     bring($this->learner, 5, $this->by);
     $this->keep = fn () => app(Folds::class)->keep($this->learner->id, now()->toImmutable());
     $this->standing = fn () => app(Standings::class)->one($this->learner, $this->permit());
-    $this->whole = fn () => Folds::ledger(LedgerEntry::query()->where('learner_id', $this->learner->id)->orderBy('seq')->get(), $this->permit()->id)->asOf(now());
-    $this->line = fn (string $type, array $data, ?Permit $permit = null, $at = null) => app(RecordEntry::class)($this->learner, $permit ?? $this->permit(), $type, $data, $this->by, $at);
+    $this->whole = fn () => Folds::ledger(
+        LedgerEntry::query()->where('learner_id', $this->learner->id)->orderBy('seq')->get(),
+        $this->permit()->id,
+    )->asOf(now());
+    $this->line = fn (string $type, array $data, ?Permit $permit = null, $at = null) => app(RecordEntry::class)(
+        $this->learner,
+        $permit ?? $this->permit(),
+        $type,
+        $data,
+        $this->by,
+        $at,
+    );
 });
 
 it('says the same with folds, without them, and with lines after them', function (): void {
@@ -64,13 +74,17 @@ it('believes no fold that this shop\'s key has not sealed, and throws it away wh
     expect(Artisan::call('competency:verify'))->toBe(1)->and(Artisan::output())->toContain('is not what the ledger says');
     expect(Artisan::call('competency:verify'))->toBe(0);
 })->with([
-    'written into' => [fn () => DB::table('competency_folds')->update(['state' => DB::raw("replace(state, '\"suspended\":true', '\"suspended\":false')")])],
+    'written into' => [
+        fn () => DB::table('competency_folds')->update(['state' => DB::raw("replace(state, '\"suspended\":true', '\"suspended\":false')")]),
+    ],
     'of somebody else' => [function ($test): void {
         $other = $test->person();
         bring($other, 5, $test->by);
         app(Folds::class)->keep($other->id, now()->toImmutable());
         $theirs = DB::table('competency_folds')->where('learner_id', $other->id)->first();
-        DB::table('competency_folds')->where('learner_id', $test->learner->id)->update(['state' => $theirs->state, 'seal' => $theirs->seal]);
+        DB::table('competency_folds')
+            ->where('learner_id', $test->learner->id)
+            ->update(['state' => $theirs->state, 'seal' => $theirs->seal]);
     }],
     'of no json' => [fn () => DB::table('competency_folds')->update(['state' => '{"v":1,'])],
 ]);
@@ -80,7 +94,10 @@ it('finds a fold that was sealed but is not what the ledger says', function (): 
     $row = DB::table('competency_folds')->first();
     $state = str_replace('"practice_minutes":120', '"practice_minutes":999', $row->state);
     expect($state)->not->toBe($row->state);
-    DB::table('competency_folds')->update(['state' => $state, 'seal' => app(ShopKey::class)->seal("fold\n{$row->learner_id}\n{$row->permit_id}\n{$row->seq}\n$state")]);
+    DB::table('competency_folds')->update([
+        'state' => $state,
+        'seal' => app(ShopKey::class)->seal("fold\n{$row->learner_id}\n{$row->permit_id}\n{$row->seq}\n$state"),
+    ]);
     expect(Artisan::call('competency:verify'))->toBe(1)->and(DB::table('competency_folds')->count())->toBe(0);
 });
 
@@ -88,7 +105,10 @@ it('throws a fold of an older make away without a word, and folds anew what has 
     ($this->keep)();
     $row = DB::table('competency_folds')->first();
     $old = str_replace('{"v":1,', '{"v":0,', $row->state);
-    DB::table('competency_folds')->update(['state' => $old, 'seal' => app(ShopKey::class)->seal("fold\n{$row->learner_id}\n{$row->permit_id}\n{$row->seq}\n$old")]);
+    DB::table('competency_folds')->update([
+        'state' => $old,
+        'seal' => app(ShopKey::class)->seal("fold\n{$row->learner_id}\n{$row->permit_id}\n{$row->seq}\n$old"),
+    ]);
     expect(Artisan::call('competency:verify'))->toBe(0)->and(($this->standing)()->record)->toEqual(($this->whole)());
     $this->app->terminate();
     $anew = DB::table('competency_folds')->first();

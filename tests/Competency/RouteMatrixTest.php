@@ -70,7 +70,8 @@ const ASKS_MORE = [
 /** Routes that a guest or a device may call. */
 const DOORS = [
     'GET people/mailbox', 'GET people/me', 'POST people/password-reset', 'PUT people/password-reset',
-    'POST people/session', 'POST people/session/second-factor', 'GET gate/demo-badges', 'POST gate/reads', 'GET gate/screen', 'POST gate/renewal',
+    'POST people/session', 'POST people/session/second-factor', 'GET gate/demo-badges', 'POST gate/reads',
+    'GET gate/screen', 'POST gate/renewal',
     'GET live/channels/{channel}', 'GET {missing}',
 ];
 

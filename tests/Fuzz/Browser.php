@@ -14,8 +14,12 @@ final class Browser
 
     private ?string $token = null;
 
-    public function __construct(private readonly string $url, private readonly string $email = '', private readonly string $password = '', private readonly int $timeout = 60)
-    {
+    public function __construct(
+        private readonly string $url,
+        private readonly string $email = '',
+        private readonly string $password = '',
+        private readonly int $timeout = 60,
+    ) {
     }
 
     public function carry(string $token): void
@@ -34,7 +38,11 @@ final class Browser
         $this->cookies = [];
         $this->person = null;
         $this->send('GET', '/api/people/me', null);
-        $answer = $this->send('POST', '/api/people/session', json_encode(['email' => $this->email, 'password' => $this->password], JSON_THROW_ON_ERROR));
+        $answer = $this->send(
+            'POST',
+            '/api/people/session',
+            json_encode(['email' => $this->email, 'password' => $this->password], JSON_THROW_ON_ERROR),
+        );
         $this->person = $answer['status'] === 200 ? (int) ($answer['json']['id'] ?? 0) : null;
 
         return $this->person !== null;
@@ -50,7 +58,10 @@ final class Browser
         if ($this->token !== null) {
             $headers[] = 'Authorization: Bearer '.$this->token;
         } else {
-            $headers[] = 'Cookie: '.implode('; ', array_map(static fn (string $name, string $value): string => "$name=$value", array_keys($this->cookies), $this->cookies));
+            $headers[] = 'Cookie: '.implode(
+                '; ',
+                array_map(static fn (string $name, string $value): string => "$name=$value", array_keys($this->cookies), $this->cookies),
+            );
             $headers[] = 'X-XSRF-TOKEN: '.rawurldecode($this->cookies['XSRF-TOKEN'] ?? '');
             $this->person === null || $headers[] = 'X-Mill-Step-From: '.$this->person;
         }

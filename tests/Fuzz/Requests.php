@@ -147,7 +147,14 @@ final class Requests
         if ($key === 'id' && $this->chance(60)) {
             $hex = bin2hex($this->random->getBytes(16));
 
-            return sprintf('%s-%s-7%s-8%s-%s', substr($hex, 0, 8), substr($hex, 8, 4), substr($hex, 13, 3), substr($hex, 17, 3), substr($hex, 20));
+            return sprintf(
+                '%s-%s-7%s-8%s-%s',
+                substr($hex, 0, 8),
+                substr($hex, 8, 4),
+                substr($hex, 13, 3),
+                substr($hex, 17, 3),
+                substr($hex, 20),
+            );
         }
         if ($key === 'pin' && $this->chance(50)) {
             return '2468';

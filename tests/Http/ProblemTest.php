@@ -24,8 +24,20 @@ it('says no in one shape, with a code, and names no class, file or query', funct
     'not theirs' => ['GET', '/api/people/everybody', [], 403, 'forbidden'],
     'not taken' => ['POST', '/api/practice/entries', [], 403, 'forbidden'],
     'not valid' => ['POST', '/api/workshop/bars', ['material' => []], 422, 'invalid'],
-    'no uuid for an entry' => ['POST', '/api/competency/learners/1/ledger/27/correction', ['id' => '0a771b58-0aff-7dee-889d-1b1d0c6d0b02', 'reason' => 'A reason', 'pin' => '2468'], 404, 'not_found'],
-    'a list for a code' => ['POST', '/api/assessment/attempts', ['id' => '0a771b58-0aff-7dee-889d-1b1d0c6d0b02', 'sheet' => [[]], 'learner_id' => 1], 422, 'invalid'],
+    'no uuid for an entry' => [
+        'POST',
+        '/api/competency/learners/1/ledger/27/correction',
+        ['id' => '0a771b58-0aff-7dee-889d-1b1d0c6d0b02', 'reason' => 'A reason', 'pin' => '2468'],
+        404,
+        'not_found',
+    ],
+    'a list for a code' => [
+        'POST',
+        '/api/assessment/attempts',
+        ['id' => '0a771b58-0aff-7dee-889d-1b1d0c6d0b02', 'sheet' => [[]], 'learner_id' => 1],
+        422,
+        'invalid',
+    ],
 ]);
 
 /** What the API says of a fault. */
@@ -55,19 +67,27 @@ it('answers a fault of ours without telling what it was', function (): void {
 });
 
 it('refuses what the database cannot hold, and tells a fault of ours from it', function (): void {
-    said_of(failing(fn () => DB::select('SELECT ?::int', ['99999999999999999999'])))->assertStatus(422)->assertJsonPath('code', 'value_unfit');
+    said_of(failing(fn () => DB::select('SELECT ?::int', ['99999999999999999999'])))
+        ->assertStatus(422)
+        ->assertJsonPath('code', 'value_unfit');
     said_of(failing(fn () => DB::select('SELECT nothing FROM nowhere')))->assertStatus(500)->assertJsonPath('code', 'broken');
 });
 
 it('says that the day of an entry is none, whatever was sent', function (mixed $day): void {
-    $this->actingAs($this->person())->postJson('/api/practice/entries', ['id' => fake_uuid(), 'machine' => 'bench-drill', 'exercise' => 'Tab', 'minutes' => 20, 'done_on' => $day])
+    $this->actingAs($this->person())
+        ->postJson(
+            '/api/practice/entries',
+            ['id' => fake_uuid(), 'machine' => 'bench-drill', 'exercise' => 'Tab', 'minutes' => 20, 'done_on' => $day],
+        )
         ->assertUnprocessable()->assertJsonValidationErrors('done_on');
 })->with([1e308, 0, true, [['x']], '9999-99-99', str_repeat('9', 40)]);
 
 it('keeps what was in a query out of its exception', function (): void {
     expect(DB::connection())->toBeInstanceOf(QuietConnection::class);
     $taken = $this->person();
-    $again = failing(fn () => User::query()->create(['name' => 'Secret Person', 'email' => $taken->email, 'password' => 'x', 'role' => 'learner']));
+    $again = failing(
+        fn () => User::query()->create(['name' => 'Secret Person', 'email' => $taken->email, 'password' => 'x', 'role' => 'learner']),
+    );
     expect($again)->toBeInstanceOf(UniqueConstraintViolationException::class)->and($again->getBindings())->toBe([])
         ->and((string) $again)->not->toContain($taken->email)->not->toContain('Secret Person')->toContain('people_users_email_unique');
     $unfit = failing(fn () => DB::select('SELECT ?::int', ['a-private-word']));
@@ -81,7 +101,10 @@ it('reads MILLSTEP_DEMO strictly: only a yes is one', function (mixed $value, bo
     putenv('MILLSTEP_DEMO=true');
     $_ENV['MILLSTEP_DEMO'] = $_SERVER['MILLSTEP_DEMO'] = 'true';
     expect($read)->toBe($demo);
-})->with([['true', true], ['yes', true], ['on', true], ['1', true], ['false', false], ['no', false], ['off', false], ['0', false], ['', false], ['perhaps', false], ['null', false]]);
+})->with([
+    ['true', true], ['yes', true], ['on', true], ['1', true], ['false', false], ['no', false], ['off', false],
+    ['0', false], ['', false], ['perhaps', false], ['null', false],
+]);
 
 it('says whether it is up, and that the database is not', function (): void {
     $this->get('/up')->assertOk()->assertExactJson(['up' => true])->assertCookieMissing('millstep_session');

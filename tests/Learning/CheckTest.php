@@ -117,7 +117,8 @@ it('gives away nothing of a failed paper that may be drawn again', function (): 
     $id = ($this->start)()->json('id');
     $attempt = Attempt::query()->findOrFail($id);
     $wrong = $attempt->paper()->questions[0];
-    $answer = $this->postJson("/api/learning/attempts/$id/answers", ['answers' => [...rightOnes($attempt), $wrong->id => ['wrong']]])->assertOk();
+    $answer = $this->postJson("/api/learning/attempts/$id/answers", ['answers' => [...rightOnes($attempt), $wrong->id => ['wrong']]])
+        ->assertOk();
     foreach ([$answer, $this->getJson("/api/learning/attempts/$id"), $this->actingAs($this->instructor())->getJson("/api/learning/attempts/$id")] as $shown) {
         expect(array_unique(array_column($shown->json('result.lines'), 'right_answer')))->toBe([null])
             ->and(array_unique(array_column($shown->json('result.lines'), 'explanation')))->toBe([null])
@@ -131,7 +132,9 @@ it('waits between tries, and after so many a day, with no line in the ledger for
         $this->postJson("/api/learning/attempts/$id/answers", ['answers' => []])->assertOk()->assertJsonPath('result.passed', false);
     };
     $refused = fn (string $words) => $this->postJson('/api/learning/checks/SC-through-holes/attempts', ['id' => fake_uuid()])
-        ->assertConflict()->assertJsonPath('code', 'check_wait')->assertJsonPath('message', fn (string $said) => str_contains($said, $words));
+        ->assertConflict()
+        ->assertJsonPath('code', 'check_wait')
+        ->assertJsonPath('message', fn (string $said) => str_contains($said, $words));
     $fail();
     $refused('10 minutes');
     $this->travel(10)->minutes();

@@ -11,19 +11,34 @@ use Illuminate\Support\Facades\Password;
 
 it('takes no password that is tried first', function (string $password): void {
     expect((new GoodPassword(['Wren Adeyemi-Holt', 'wren@shop.example']))->fault($password))->toBeString();
-})->with(['short1!', '1234567890', '0987654321', 'qwertyuiop', 'aaaaaaaaaaaa', 'abcabcabcabc', 'password123', 'P@ssw0rd2026', 'passwordpassword', 'Iloveyou2026!', 'Welcome12345', 'millstep2026', 'Adeyemi-2026', 'wrenwren12', '1q2w3e4r5t6y', 'asdfghjkl123', 'abcdefghij', 'drillpress99', str_repeat('long-enough', 24)]);
+})->with([
+    'short1!', '1234567890', '0987654321', 'qwertyuiop', 'aaaaaaaaaaaa', 'abcabcabcabc', 'password123', 'P@ssw0rd2026',
+    'passwordpassword', 'Iloveyou2026!', 'Welcome12345', 'millstep2026', 'Adeyemi-2026', 'wrenwren12', '1q2w3e4r5t6y',
+    'asdfghjkl123', 'abcdefghij', 'drillpress99', str_repeat('long-enough', 24),
+]);
 
 it('takes what is hard to guess', function (string $password): void {
     expect((new GoodPassword(['Wren Adeyemi-Holt', 'wren@shop.example']))->fault($password))->toBeNull();
-})->with(['mast-and-vane', 'tin roof, wet rope', 'kestrel over slate', 'Zv9#tR2-mQ', 'größer als die Wand', 'wren sings at the quarry gate']);
+})->with([
+    'mast-and-vane', 'tin roof, wet rope', 'kestrel over slate', 'Zv9#tR2-mQ', 'größer als die Wand',
+    'wren sings at the quarry gate',
+]);
 
 it('ends every session at a reset of the password', function (): void {
     $who = $this->person(Role::Instructor);
     $elses = $this->person();
     foreach ([$who, $who, $elses] as $index => $of) {
-        DB::table('people_sessions')->insert(['id' => "s$index", 'user_id' => $of->id, 'payload' => '', 'last_activity' => now()->getTimestamp()]);
+        DB::table('people_sessions')->insert([
+            'id' => "s$index",
+            'user_id' => $of->id,
+            'payload' => '',
+            'last_activity' => now()->getTimestamp(),
+        ]);
     }
-    $reset = fn (string $password) => $this->putJson('/api/people/password-reset', ['token' => Password::createToken($who), 'email' => $who->email, 'password' => $password, 'password_confirmation' => $password]);
+    $reset = fn (string $password) => $this->putJson(
+        '/api/people/password-reset',
+        ['token' => Password::createToken($who), 'email' => $who->email, 'password' => $password, 'password_confirmation' => $password],
+    );
     $reset('password123')->assertUnprocessable()->assertJsonValidationErrors('password');
     $reset(strtolower(explode(' ', $who->name)[0]).'1234567')->assertUnprocessable();
     expect(DB::table('people_sessions')->count())->toBe(3);
@@ -35,7 +50,10 @@ it('shows where one is signed in, and signs out there, of oneself alone', functi
     $who = $this->person(Role::Instructor);
     $elses = $this->person();
     foreach ([[$who, 'a'], [$who, 'b'], [$elses, 'c']] as [$of, $id]) {
-        DB::table('people_sessions')->insert(['id' => $id, 'user_id' => $of->id, 'ip_address' => '192.0.2.7', 'user_agent' => 'Tablet', 'payload' => '', 'last_activity' => now()->getTimestamp()]);
+        DB::table('people_sessions')->insert([
+            'id' => $id, 'user_id' => $of->id, 'ip_address' => '192.0.2.7', 'user_agent' => 'Tablet', 'payload' => '',
+            'last_activity' => now()->getTimestamp(),
+        ]);
     }
     $shown = $this->actingAs($who)->getJson('/api/people/me/sessions')->assertOk();
     expect($shown->json())->toHaveCount(2)->and($shown->json('0.browser'))->toBe('Tablet')
@@ -54,7 +72,9 @@ it('slows an address that tries many accounts, and no other address', function (
     for ($i = 0; $i < 40; $i++) {
         $this->postJson('/api/people/session', ['email' => "nobody-$i@shop.example", 'password' => 'x'])->assertUnprocessable();
     }
-    $try = fn (string $from) => $this->withServerVariables(['REMOTE_ADDR' => $from])->postJson('/api/people/session', ['email' => $who->email, 'password' => 'mast-and-vane']);
+    $try = fn (string $from) => $this
+        ->withServerVariables(['REMOTE_ADDR' => $from])
+        ->postJson('/api/people/session', ['email' => $who->email, 'password' => 'mast-and-vane']);
     $try('127.0.0.1')->assertTooManyRequests()->assertJsonPath('code', 'sign_in_locked');
     $try('192.0.2.9')->assertOk();
 });
@@ -65,13 +85,20 @@ it('does the same work for an account that is not there', function (): void {
     $this->app->instance('hash', $hasher);
     Illuminate\Support\Facades\Hash::clearResolvedInstances();
     $this->postJson('/api/people/session', ['email' => 'nobody@shop.example', 'password' => 'x'])->assertUnprocessable();
-    $hasher->shouldHaveReceived('check')->once()->with('x', Mockery::on(fn (string $hash): bool => password_get_info($hash)['options']['cost'] === 12));
+    $hasher->shouldHaveReceived('check')
+        ->once()
+        ->with('x', Mockery::on(fn (string $hash): bool => password_get_info($hash)['options']['cost'] === 12));
 });
 
 it('signs out a shared tablet that nobody has touched, however much its page asks', function (): void {
-    Policy::query()->create(['settings' => [...Policy::settingsInForce(), 'shared_idle_minutes' => 5], 'in_force_from' => now()->subMinute()]);
+    Policy::query()->create([
+        'settings' => [...Policy::settingsInForce(), 'shared_idle_minutes' => 5],
+        'in_force_from' => now()->subMinute(),
+    ]);
     $who = $this->person();
-    $in = fn (bool $shared) => $this->postJson('/api/people/session', ['email' => $who->email, 'password' => 'mast-and-vane', 'shared' => $shared])->assertOk();
+    $in = fn (bool $shared) => $this
+        ->postJson('/api/people/session', ['email' => $who->email, 'password' => 'mast-and-vane', 'shared' => $shared])
+        ->assertOk();
     $ask = function (int $idle): Illuminate\Testing\TestResponse {
         $this->app['auth']->forgetGuards();
 

@@ -12,8 +12,14 @@ use Illuminate\Testing\TestResponse;
 
 beforeEach(function (): void {
     $this->who = $this->person(Role::Instructor);
-    $this->password = fn (string $password = 'mast-and-vane') => $this->postJson('/api/people/session', ['email' => $this->who->email, 'password' => $password]);
-    $this->code = fn (int $steps = 0): string => (new Totp)->code($this->who->refresh()->totp_secret, Totp::stepAt(now()->getTimestamp()) + $steps);
+    $this->password = fn (string $password = 'mast-and-vane') => $this->postJson(
+        '/api/people/session',
+        ['email' => $this->who->email, 'password' => $password],
+    );
+    $this->code = fn (int $steps = 0): string => (new Totp)->code(
+        $this->who->refresh()->totp_secret,
+        Totp::stepAt(now()->getTimestamp()) + $steps,
+    );
     /** @return list<string> */
     $this->setUp2 = function (): array {
         $this->actingAs($this->who->refresh())->postJson('/api/people/me/second-factor', ['password' => 'mast-and-vane'])->assertCreated();
@@ -33,8 +39,12 @@ it('is set up with the password and a code, and is asked for from then on', func
     expect($made->json('square'))->toStartWith('data:image/svg+xml;base64,')
         ->and($this->who->refresh()->totp_confirmed_at)->toBeNull();
     $this->putJson('/api/people/me/second-factor', ['code' => '000000'])->assertUnprocessable();
-    expect($this->putJson('/api/people/me/second-factor', ['code' => ($this->code)()])->assertOk()->json('recovery_codes'))->toHaveCount(10);
-    $this->postJson('/api/people/me/second-factor', ['password' => 'mast-and-vane'])->assertConflict()->assertJsonPath('code', 'second_factor_on');
+    expect(
+        $this->putJson('/api/people/me/second-factor', ['code' => ($this->code)()])->assertOk()->json('recovery_codes'),
+    )->toHaveCount(10);
+    $this->postJson('/api/people/me/second-factor', ['password' => 'mast-and-vane'])
+        ->assertConflict()
+        ->assertJsonPath('code', 'second_factor_on');
     // Neither the secret nor a code stands anywhere in clear.
     $row = (array) DB::table('people_users')->find($this->who->id);
     expect($row['totp_secret'])->not->toContain($made->json('secret'))
@@ -91,20 +101,30 @@ it('is the way in for no one who was deactivated meanwhile', function (): void {
 });
 
 it('comes first where the policy requires it, for whoever teaches', function (): void {
-    Policy::query()->create(['settings' => [...Policy::settingsInForce(), 'second_factor_required' => true], 'in_force_from' => now()->subMinute()]);
+    Policy::query()->create([
+        'settings' => [...Policy::settingsInForce(), 'second_factor_required' => true],
+        'in_force_from' => now()->subMinute(),
+    ]);
     $this->actingAs($this->who)->getJson('/api/people/me')->assertJsonPath('person.second_factor', 'wanted');
     $this->getJson('/api/competency/today')->assertForbidden()->assertJsonPath('code', 'second_factor_wanted');
     $this->actingAs($this->person())->getJson('/api/planning/plans')->assertOk();
     ($this->setUp2)();
     $this->actingAs($this->who->refresh())->getJson('/api/competency/today')->assertOk();
-    $this->deleteJson('/api/people/me/second-factor', ['password' => 'mast-and-vane'])->assertConflict()->assertJsonPath('code', 'second_factor_required');
+    $this->deleteJson('/api/people/me/second-factor', ['password' => 'mast-and-vane'])
+        ->assertConflict()
+        ->assertJsonPath('code', 'second_factor_required');
 });
 
 it('is turned off with the password, or taken away by the lead alone', function (): void {
     ($this->setUp2)();
     $url = "/api/people/everybody/{$this->who->id}/second-factor";
     $this->actingAs($this->instructor())->deleteJson($url)->assertForbidden();
-    $this->actingAs($this->person(Role::Lead))->deleteJson($url)->assertOk()->assertJsonPath('second_factor', false);
+    $lead = $this->person(Role::Lead);
+    $this->actingAs($lead)
+        ->deleteJson("/api/people/everybody/{$lead->id}/second-factor")
+        ->assertForbidden()
+        ->assertJsonPath('code', 'own_account');
+    $this->deleteJson($url)->assertOk()->assertJsonPath('second_factor', false);
     $this->app['auth']->forgetGuards();
     $this->flushSession();
     ($this->password)()->assertOk();

@@ -196,7 +196,10 @@ it('lets one broken plan spoil nobody\'s preview, list or page', function (): vo
     $good = fake_uuid();
     keep($this->actingAs($lead), $good)->assertSuccessful();
     foreach ([['lathe', '{"units":"mm"}'], ['hole', '{"units":"mm","rows":[[]],"material":{"a":1},"thickness":[1]}'], ['hole', '{"units":[],"hole":7}']] as [$kind, $request]) {
-        DB::table('planning_plans')->insert(['id' => fake_uuid(), 'name' => 'Broken', 'kind' => $kind, 'request' => $request, 'answer' => '{}', 'owner_id' => $lead->id, 'created_at' => now(), 'updated_at' => now()]);
+        DB::table('planning_plans')->insert([
+            'id' => fake_uuid(), 'name' => 'Broken', 'kind' => $kind, 'request' => $request, 'answer' => '{}',
+            'owner_id' => $lead->id, 'created_at' => now(), 'updated_at' => now(),
+        ]);
     }
     $this->postJson('/api/planning/policy-preview', ['settings' => ['pilot_school' => 'single']])->assertOk()->assertJsonPath('of', 4);
     foreach ($this->getJson('/api/planning/plans')->assertOk()->json() as $plan) {

@@ -47,16 +47,49 @@ it('says what is wrong and what to do', function (Closure $spoil, string $words)
     'an old anchor' => [fn ($test) => touch("{$test->folder}/anchors.jsonl", time() - 27 * 3600), 'The ledger\'s head was signed last'],
     'no anchor' => [fn ($test) => unlink("{$test->folder}/anchors.jsonl"), 'There is no anchor'],
     'no scheduler' => [fn () => Cache::forget(Doctor::BEAT), 'The scheduler has not run'],
-    'a letter that waits' => [fn () => DB::table('jobs')->insert(['queue' => 'default', 'payload' => '{}', 'attempts' => 0, 'available_at' => time(), 'created_at' => time() - 1200]), 'A letter has waited for 20 minutes'],
-    'a letter that failed' => [fn () => DB::table('failed_jobs')->insert(['uuid' => fake_uuid(), 'connection' => 'database', 'queue' => 'default', 'payload' => '{}', 'exception' => '']), '1 letters could not be sent'],
+    'a letter that waits' => [
+        fn () => DB::table('jobs')->insert([
+            'queue' => 'default',
+            'payload' => '{}',
+            'attempts' => 0,
+            'available_at' => time(),
+            'created_at' => time() - 1200,
+        ]),
+        'A letter has waited for 20 minutes',
+    ],
+    'a letter that failed' => [
+        fn () => DB::table('failed_jobs')->insert([
+            'uuid' => fake_uuid(),
+            'connection' => 'database',
+            'queue' => 'default',
+            'payload' => '{}',
+            'exception' => '',
+        ]),
+        '1 letters could not be sent',
+    ],
     'a mailbox in a real shop' => [fn () => config(['millstep.demo' => false]), 'Letters stay here'],
-    'a mail server that is away' => [fn () => config(['mail.default' => 'smtp', 'mail.mailers.smtp.host' => '127.0.0.1', 'mail.mailers.smtp.port' => 1]), 'The mail server 127.0.0.1:1 does not answer'],
-    'an alert' => [fn () => Alert::query()->create(['kind' => 'ledger_broken', 'facts' => [], 'raised_at' => now()]), '1 alerts have not been seen'],
+    'a mail server that is away' => [
+        fn () => config(['mail.default' => 'smtp', 'mail.mailers.smtp.host' => '127.0.0.1', 'mail.mailers.smtp.port' => 1]),
+        'The mail server 127.0.0.1:1 does not answer',
+    ],
+    'an alert' => [
+        fn () => Alert::query()->create(['kind' => 'ledger_broken', 'facts' => [], 'raised_at' => now()]),
+        '1 alerts have not been seen',
+    ],
     'nobody who leads' => [fn () => DB::table('people_users')->update(['active' => false]), 'There is no active shop lead'],
     'demo accounts in a real shop' => [function ($test): void {
         $test->person(Role::Learner)->update(['email' => 'x@millstep.example']);
         config(['millstep.demo' => false]);
     }, '2 demo accounts with a known password are active'],
-    'people without the factor that is required' => [fn () => Policy::query()->create(['settings' => [...Policy::settingsInForce(), 'second_factor_required' => true], 'in_force_from' => now()->subMinute()]), '1 people who teach have not set up'],
-    'an older database' => [fn () => DB::table('migrations')->orderByDesc('id')->limit(1)->delete(), 'The database is of an older version: 1 changes are missing'],
+    'people without the factor that is required' => [
+        fn () => Policy::query()->create([
+            'settings' => [...Policy::settingsInForce(), 'second_factor_required' => true],
+            'in_force_from' => now()->subMinute(),
+        ]),
+        '1 people who teach have not set up',
+    ],
+    'an older database' => [
+        fn () => DB::table('migrations')->orderByDesc('id')->limit(1)->delete(),
+        'The database is of an older version: 1 changes are missing',
+    ],
 ]);

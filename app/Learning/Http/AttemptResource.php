@@ -50,6 +50,9 @@ final class AttemptResource extends JsonResource
         /** @var list<array<string, mixed>> $lines */
         $lines = $result['lines'];
 
-        return [...$result, 'lines' => array_map(static fn (array $line): array => [...$line, 'right_answer' => null, 'explanation' => null], $lines)];
+        return [
+            ...$result,
+            'lines' => array_map(static fn (array $line): array => [...$line, 'right_answer' => null, 'explanation' => null], $lines),
+        ];
     }
 }

@@ -43,7 +43,11 @@ final class SecondFactorController
         $request->validate(['password' => ['required', 'string', 'max:255']]);
         $this->password->check($user, $request->string('password')->value());
         if (Policy::inForce()->secondFactorRequired && $user->teaches()) {
-            throw Refusal::because('second_factor_required', 'This shop\'s policy asks for a second factor of whoever teaches. To move it to another phone, ask the shop lead to take it away.');
+            throw Refusal::because(
+                'second_factor_required',
+                'This shop\'s policy asks for a second factor of whoever teaches. To move it to another phone, '
+                    .'ask the shop lead to take it away.',
+            );
         }
         $this->factor->takeAway($user);
 
@@ -55,6 +59,8 @@ final class SecondFactorController
     {
         $drawn = (string) (new \TCPDF2DBarcode($text, 'QRCODE,M'))->getBarcodeSVGcode(6, 6);
 
-        return 'data:image/svg+xml;base64,'.base64_encode((string) preg_replace('/<svg width="(\d+)" height="(\d+)"/', '<svg viewBox="0 0 $1 $2"', $drawn));
+        return 'data:image/svg+xml;base64,'.base64_encode(
+            (string) preg_replace('/<svg width="(\d+)" height="(\d+)"/', '<svg viewBox="0 0 $1 $2"', $drawn),
+        );
     }
 }

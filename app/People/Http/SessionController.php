@@ -29,7 +29,15 @@ final class SessionController
     {
         $user = $signIn->check($request->string('email')->value(), $request->string('password')->value(), (string) $request->ip());
         if ($user->totp_confirmed_at !== null) {
-            $request->session()->put(self::ASKED, ['user' => $user->id, 'shared' => $request->boolean('shared'), 'until' => CarbonImmutable::now()->addSeconds(self::ASKED_S)->getTimestamp()]);
+            $request->session()
+                ->put(
+                    self::ASKED,
+                    [
+                        'user' => $user->id,
+                        'shared' => $request->boolean('shared'),
+                        'until' => CarbonImmutable::now()->addSeconds(self::ASKED_S)->getTimestamp(),
+                    ],
+                );
 
             return new JsonResponse(['second_factor' => true], 202);
         }
@@ -42,7 +50,9 @@ final class SessionController
         $request->validate(['code' => ['required', 'string', 'max:40']]);
         /** @var array{user: int, shared: bool, until: int}|null $asked */
         $asked = $request->session()->get(self::ASKED);
-        $user = $asked === null || $asked['until'] < CarbonImmutable::now()->getTimestamp() ? null : User::query()->where('active', true)->find($asked['user']);
+        $user = $asked === null || $asked['until'] < CarbonImmutable::now()->getTimestamp()
+            ? null
+            : User::query()->where('active', true)->find($asked['user']);
         if ($asked === null || $user === null) {
             throw Refusal::because('sign_in_again', 'That took too long. Enter your address and password again.');
         }

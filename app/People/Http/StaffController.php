@@ -8,6 +8,7 @@ use App\People\ChangeActive;
 use App\People\Pin;
 use App\People\SecondFactor;
 use App\People\User;
+use App\Support\Refusal;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
@@ -27,8 +28,12 @@ final class StaffController
         return new StaffResource($change($person, $request->boolean('active'), $user)->load(['cohort', 'signsFor']));
     }
 
-    public function takeSecondFactorAway(User $person, SecondFactor $factor): StaffResource
+    /** Of somebody else: one's own is turned off on one's own page, with the password. */
+    public function takeSecondFactorAway(User $person, SecondFactor $factor, #[CurrentUser] User $user): StaffResource
     {
+        if ($person->is($user)) {
+            throw Refusal::forbidden('own_account', 'Turn your own second factor off under your name, with your password.');
+        }
         $factor->takeAway($person);
 
         return new StaffResource($person->refresh()->load(['cohort', 'signsFor']));

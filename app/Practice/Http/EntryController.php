@@ -41,7 +41,13 @@ final class EntryController
             'exercise' => ['required', 'string', 'min:3', 'max:120'],
             'minutes' => ['required', 'integer', 'between:5,480'],
             // Today is the shop's today.
-            'done_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'before_or_equal:'.Policy::inForce()->hours->dateAt(CarbonImmutable::now())],
+            'done_on' => [
+                'bail',
+                'required',
+                'string',
+                'date_format:Y-m-d',
+                'before_or_equal:'.Policy::inForce()->hours->dateAt(CarbonImmutable::now()),
+            ],
             'note' => ['nullable', 'string', 'max:1000'],
         ]);
         $machine = Machine::query()->where('slug', $given['machine'])->firstOrFail();

@@ -25,7 +25,12 @@ $start = hrtime(true);
 exec(escapeshellarg(PHP_BINARY).' '.escapeshellarg(__DIR__.'/../../compute').' --batch < '.escapeshellarg($input).' > /dev/null');
 $seconds = (hrtime(true) - $start) / 1e9;
 unlink($input);
-printf("batch: %d mixed worked examples in %.2f s with start-up = %s a minute\n", $count, $seconds, number_format(60 * $count / $seconds, 0, '.', ' '));
+printf(
+    "batch: %d mixed worked examples in %.2f s with start-up = %s a minute\n",
+    $count,
+    $seconds,
+    number_format(60 * $count / $seconds, 0, '.', ' '),
+);
 
 $cpu = static function (callable $work, int $times): float {
     $work();
@@ -39,7 +44,14 @@ $cpu = static function (callable $work, int $times): float {
     return 1000 * ($spent('utime') + $spent('stime')) / $times;
 };
 $drills = array_map(static fn (int $i): array => ['designation' => (string) ($i / 10), 'diameter_mm' => $i / 10], range(10, 130));
-$plan = ['material' => 'mild_steel', 'thickness_mm' => 20, 'hole' => ['purpose' => 'tapped', 'thread' => 'M10', 'through' => true], 'machine' => ['speeds_rpm' => [280, 500, 850, 1400, 2500]], 'crib' => ['drills' => $drills], 'policy' => ['pilot_school' => 'stepped']];
+$plan = [
+    'material' => 'mild_steel',
+    'thickness_mm' => 20,
+    'hole' => ['purpose' => 'tapped', 'thread' => 'M10', 'through' => true],
+    'machine' => ['speeds_rpm' => [280, 500, 850, 1400, 2500]],
+    'crib' => ['drills' => $drills],
+    'policy' => ['pilot_school' => 'stepped'],
+];
 printf("hole_plan: %.2f ms of CPU, warm, 121 drills\n", $cpu(static fn () => Operations::compute('hole_plan', $plan), 300));
 
 $random = new Random\Randomizer(new Random\Engine\Mt19937(1));
@@ -49,7 +61,13 @@ foreach ([10, 20, 40, 60, 120, 240, 480] as $size) {
         $pieces[] = ['length_mm' => $random->getInt(40, 700), 'quantity' => 1];
     }
     $input = ['bar_length_mm' => 1000, 'kerf_mm' => 2, 'pieces' => $pieces];
-    printf("cut_list: %3d different pieces %9.2f ms, %d bars of at least %d\n", $size, $cpu(static fn () => Operations::compute('cut_list', $input), 1), ($answer = Operations::compute('cut_list', $input)->toArray())['bars'], $answer['lower_bound']);
+    printf(
+        "cut_list: %3d different pieces %9.2f ms, %d bars of at least %d\n",
+        $size,
+        $cpu(static fn () => Operations::compute('cut_list', $input), 1),
+        ($answer = Operations::compute('cut_list', $input)->toArray())['bars'],
+        $answer['lower_bound'],
+    );
 }
 foreach ([10, 20, 40, 80] as $size) {
     $available = array_map(static fn (int $i): float => 1 + 0.37 * $i, range(1, $size));

@@ -41,18 +41,40 @@ for ($i = 1; $i <= 40; $i++) {
 // Nobody signs in: one hash does for all.
 $hash = Illuminate\Support\Facades\Hash::make('nobody');
 for ($i = 1; $i <= $learners; $i++) {
-    $user = User::query()->create(['name' => "Learner $i", 'email' => "bench-$i@millstep.example", 'password' => $hash, 'role' => Role::Learner]);
+    $user = User::query()->create([
+        'name' => "Learner $i",
+        'email' => "bench-$i@millstep.example",
+        'password' => $hash,
+        'role' => Role::Learner,
+    ]);
     Badge::query()->create(['user_id' => $user->id, 'code_hash' => Badge::hash("BENCH-$i")]);
     $codes[] = "BENCH-$i";
     $ids[] = $user->id;
 }
 $requirement = $permit->requirement;
 $climb = [
-    ...array_map(static fn (string $code): array => [null, 'lesson_completed', ['lesson' => $code, 'version' => 9]], [...$requirement['lessons'], ...$requirement['guided'] ?? []]),
-    ...array_map(static fn (string $code): array => [null, 'check_attempted', ['check' => $code, 'passed' => true]], $requirement['checks']),
+    ...array_map(
+        static fn (string $code): array => [null, 'lesson_completed', ['lesson' => $code, 'version' => 9]],
+        [...$requirement['lessons'], ...$requirement['guided'] ?? []],
+    ),
+    ...array_map(
+        static fn (string $code): array => [null, 'check_attempted', ['check' => $code, 'passed' => true]],
+        $requirement['checks'],
+    ),
     ...array_fill(0, max(3, $requirement['practice_count']), [$permit->id, 'practice_confirmed', ['minutes' => 60]]),
-    ...array_map(static fn (string $code): array => [null, 'assessment_concluded', ['assessment' => $code, 'outcome' => 'passed']], $requirement['assessments']),
-    [$permit->id, 'signed_off', ['statement_version' => $permit->statementInForce()->version, 'valid_until' => CarbonImmutable::now()->addYear()->toIso8601ZuluString(), 'scope' => (object) []]],
+    ...array_map(
+        static fn (string $code): array => [null, 'assessment_concluded', ['assessment' => $code, 'outcome' => 'passed']],
+        $requirement['assessments'],
+    ),
+    [
+        $permit->id,
+        'signed_off',
+        [
+            'statement_version' => $permit->statementInForce()->version,
+            'valid_until' => CarbonImmutable::now()->addYear()->toIso8601ZuluString(),
+            'scope' => (object) [],
+        ],
+    ],
 ];
 $last = LedgerEntry::query()->latest('seq')->firstOrFail();
 [$previous, $at] = [$last->hash, $last->recorded_at->utc()];
@@ -62,16 +84,29 @@ $written = 0;
 for ($n = 0; $n < $lines; $n++) {
     $rows = [];
     foreach ($ids as $index => $id) {
-        [$for, $type, $data] = $climb[$n] ?? [$permit->id, 'machine_time', ['minutes' => 20 + ($n + $index) % 30, 'confirmed' => true, 'machine' => 'bench-1', 'ended' => 'finished', 'reasons' => []]];
+        [$for, $type, $data] = $climb[$n] ?? [
+            $permit->id,
+            'machine_time',
+            ['minutes' => 20 + ($n + $index) % 30, 'confirmed' => true, 'machine' => 'bench-1', 'ended' => 'finished', 'reasons' => []],
+        ];
         $at = $at->addMicroseconds(40);
         $text = json_encode($data, JSON_THROW_ON_ERROR);
         $uuid = (string) Str::uuid7();
         $instant = $at->format(LedgerEntry::INSTANT);
         $previousOf = $previous;
         $previous = HashChain::next($previousOf, [$uuid, (string) $id, (string) $for, $type, $text, (string) $by->id, $instant, $instant]);
-        $rows[] = implode("\t", [$uuid, $id, $for ?? '\N', $type, $text, $by->id, $instant, $instant, $previousOf, $previous, $key->seal($previous)]);
+        $rows[] = implode(
+            "\t",
+            [$uuid, $id, $for ?? '\N', $type, $text, $by->id, $instant, $instant, $previousOf, $previous, $key->seal($previous)],
+        );
     }
-    $pdo->pgsqlCopyFromArray('competency_ledger', $rows, "\t", '\\\\N', 'id,learner_id,permit_id,type,data,recorded_by,happened_at,recorded_at,previous_hash,hash,seal');
+    $pdo->pgsqlCopyFromArray(
+        'competency_ledger',
+        $rows,
+        "\t",
+        '\\\\N',
+        'id,learner_id,permit_id,type,data,recorded_by,happened_at,recorded_at,previous_hash,hash,seal',
+    );
     $written += count($rows);
 }
 echo "  $written lines written\n";

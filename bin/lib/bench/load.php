@@ -24,7 +24,12 @@ function call(string $url, ?string $token, ?array $body): CurlHandle
 {
     $call = curl_init($url) ?: throw new RuntimeException;
     curl_setopt_array($call, [CURLOPT_RETURNTRANSFER => true, CURLOPT_PROXY => '', CURLOPT_TIMEOUT => 20,
-        CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', 'Expect:', ...($token === null ? [] : ["Authorization: Bearer $token"])]]
+        CURLOPT_HTTPHEADER => [
+            'Accept: application/json',
+            'Content-Type: application/json',
+            'Expect:',
+            ...($token === null ? [] : ["Authorization: Bearer $token"]),
+        ]]
         + ($body === null ? [] : [CURLOPT_POSTFIELDS => json_encode($body, JSON_THROW_ON_ERROR)]));
 
     return $call;
@@ -73,7 +78,17 @@ for ($i = 0; $i < 330; $i++) {
 }
 echo "One at a time:\n";
 foreach ($times as $what => $ms) {
-    $say(['bare' => 'bare route (device without a token)', 'up' => '/up (asks the database)', 'me' => 'bare page route (who am I, a session)', 'start' => 'badge read that gives power', 'finish' => 'badge read that ends a turn', 'screen' => 'a screen\'s question'][$what], $ms);
+    $say(
+        [
+            'bare' => 'bare route (device without a token)',
+            'up' => '/up (asks the database)',
+            'me' => 'bare page route (who am I, a session)',
+            'start' => 'badge read that gives power',
+            'finish' => 'badge read that ends a turn',
+            'screen' => 'a screen\'s question',
+        ][$what],
+        $ms,
+    );
 }
 $median = static function (array $ms): float {
     sort($ms);
@@ -116,7 +131,9 @@ foreach ([false, true] as $screens) {
                 }
             }
             [$when, $what, $machine] = array_shift($due);
-            $call = $what === 'read' ? call("$url/api/gate/reads", $shop['tokens'][$machine], $next($machine)) : call("$url/api/gate/screen", $shop['tokens'][$machine], null);
+            $call = $what === 'read'
+                ? call("$url/api/gate/reads", $shop['tokens'][$machine], $next($machine))
+                : call("$url/api/gate/screen", $shop['tokens'][$machine], null);
             curl_multi_add_handle($multi, $call);
             $open[spl_object_id($call)] = [$call, $when, $what, $machine];
             $what === 'read' && $busy[$machine] = true;

@@ -55,8 +55,10 @@ foreach ($lines($seenFile) as $one) {
         $faults[] = 'the relay was on for a turn that was over or never there: '.$one['turn'];
     }
 }
-printf("%d ledger lines and %d reads were answered and are there once, %d refusals; the relay asked %d times, was on %d times, and was without an answer %d times\n",
-    $count['line'], $count['read'], $count['refused'], $seen, $on, $silent);
+printf(
+    "%d ledger lines and %d reads were answered and are there once, %d refusals; the relay asked %d times, was on %d times, and was without an answer %d times\n",
+    $count['line'], $count['read'], $count['refused'], $seen, $on, $silent,
+);
 foreach ($faults as $fault) {
     echo "✗ $fault\n";
 }

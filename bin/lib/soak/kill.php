@@ -16,7 +16,9 @@ function children(int $of): array
 /** Processes of the shop by what they are: found by its own numbers, never by a name that others may have too. */
 function parts(string $run): array
 {
-    $master = static fn (string $service): array => is_file("$run/services/$service/group") ? [(int) file_get_contents("$run/services/$service/group")] : [];
+    $master = static fn (string $service): array => is_file("$run/services/$service/group")
+        ? [(int) file_get_contents("$run/services/$service/group")]
+        : [];
     $watcher = (int) file_get_contents("$run/runsvdir.pid");
 
     return [
@@ -76,5 +78,11 @@ for ($n = 0; $n < (int) $kills; $n++) {
 ksort($took);
 foreach ($took as $name => $seconds) {
     sort($seconds);
-    printf("%-18s %4d times, well again after %.1f s in the middle, %.1f s at most\n", $name, count($seconds), $seconds[intdiv(count($seconds), 2)], end($seconds));
+    printf(
+        "%-18s %4d times, well again after %.1f s in the middle, %.1f s at most\n",
+        $name,
+        count($seconds),
+        $seconds[intdiv(count($seconds), 2)],
+        end($seconds),
+    );
 }

@@ -29,7 +29,8 @@ while (! is_file($file.'.stop')) {
         $answered = $asked;
     }
     fwrite($out, json_encode([
-        'at' => $now, 'asked' => $asked, 'on' => $relay->isOn($now), 'silent_s' => $now - $answered, 'turn' => $answer['json']['running']['session'] ?? null,
+        'at' => $now, 'asked' => $asked, 'on' => $relay->isOn($now), 'silent_s' => $now - $answered,
+        'turn' => $answer['json']['running']['session'] ?? null,
     ], JSON_THROW_ON_ERROR)."\n");
     fflush($out);
     usleep(250_000);

@@ -44,24 +44,42 @@ foreach ([$teacher, $lead] as $who) {
     }
 }
 $policy = until_answered($lead, 'GET', '/api/workshop/policy', [])['json'];
-$opened = until_answered($lead, 'PUT', '/api/workshop/policy', ['settings' => [...$policy['settings'], 'hours' => [['days' => [1, 2, 3, 4, 5, 6, 7], 'from' => '00:00', 'to' => '24:00']]], 'note' => 'Open round the clock']);
+$opened = until_answered(
+    $lead,
+    'PUT',
+    '/api/workshop/policy',
+    [
+        'settings' => [...$policy['settings'], 'hours' => [['days' => [1, 2, 3, 4, 5, 6, 7], 'from' => '00:00', 'to' => '24:00']]],
+        'note' => 'Open round the clock',
+    ],
+);
 if ($opened['status'] !== 200) {
     fwrite(STDERR, 'The hours could not be set: '.$opened['text']."\n");
     exit(1);
 }
-$people = array_values(array_filter(until_answered($lead, 'GET', '/api/people/everybody', [])['json'], static fn (array $each): bool => $each['role'] === 'learner' && $each['active']));
+$people = array_values(
+    array_filter(
+        until_answered($lead, 'GET', '/api/people/everybody', [])['json'],
+        static fn (array $each): bool => $each['role'] === 'learner' && $each['active'],
+    ),
+);
 $runs = array_column($people, null, 'name')['Ansel Byrdvik'];
 $ready = array_column($people, null, 'name')['Blanka Corriveau'];
 $ready += ['browser' => new Browser($url, $ready['email'], $password)];
 $permit = until_answered($teacher, 'GET', '/api/competency/learners/'.$runs['id'], [])['json']['permits'][0]['code'];
 $device = new Browser($url);
-$device->carry((string) until_answered($lead, 'POST', '/api/gate/machines/bench-drill/devices', ['id' => uuid(), 'name' => 'Soak'])['json']['token']);
+$device->carry(
+    (string) until_answered($lead, 'POST', '/api/gate/machines/bench-drill/devices', ['id' => uuid(), 'name' => 'Soak'])['json']['token'],
+);
 $badges = array_column(until_answered($device, 'GET', '/api/gate/demo-badges', [])['json'], 'code', 'name');
 [$code, $companion] = [$badges['Ansel Byrdvik'], $badges['Otis Pellworm']];
 file_put_contents($file.'.device', json_encode($device->token(), JSON_THROW_ON_ERROR));
 $job = ['material' => 'mild_steel', 'thickness_mm' => 8, 'operation' => 'drill', 'diameter_mm' => 6];
 $note = static function (string $kind, string $id, array $answer) use ($out): void {
-    fwrite($out, json_encode(['kind' => $kind, 'id' => $id, 'status' => $answer['status'], 'answer' => $answer['json']], JSON_THROW_ON_ERROR)."\n");
+    fwrite(
+        $out,
+        json_encode(['kind' => $kind, 'id' => $id, 'status' => $answer['status'], 'answer' => $answer['json']], JSON_THROW_ON_ERROR)."\n",
+    );
     fflush($out);
     fsync($out);
 };
@@ -75,7 +93,16 @@ for ($round = 0; ! is_file($file.'.stop'); $round++) {
         // A hold while the machine runs, and its lifting.
         foreach (['incident_hold', 'reinstated'] as $type) {
             $id = uuid();
-            $note('line', $id, until_answered($teacher, 'POST', "/api/competency/learners/{$runs['id']}/permits/$permit/holds", ['id' => $id, 'type' => $type, 'reason' => 'A kill at the wrong moment', 'pin' => $pin]));
+            $note(
+                'line',
+                $id,
+                until_answered(
+                    $teacher,
+                    'POST',
+                    "/api/competency/learners/{$runs['id']}/permits/$permit/holds",
+                    ['id' => $id, 'type' => $type, 'reason' => 'A kill at the wrong moment', 'pin' => $pin],
+                ),
+            );
         }
     }
     $id = uuid();
@@ -83,10 +110,42 @@ for ($round = 0; ! is_file($file.'.stop'); $round++) {
     if ($round % 4 === 1) {
         // The learner acknowledges, and is signed for anew.
         $id = uuid();
-        $version = until_answered($teacher, 'GET', "/api/competency/learners/{$ready['id']}/permits/$permit/sign-off", [])['json']['statement']['version'] ?? 1;
-        $note('line', $id, until_answered($ready['browser'], 'POST', "/api/competency/learners/{$ready['id']}/permits/$permit/acknowledgement", ['id' => $id, 'statement_version' => $version]));
+        $version = until_answered(
+            $teacher,
+            'GET',
+            "/api/competency/learners/{$ready['id']}/permits/$permit/sign-off",
+            [],
+        )['json']['statement']['version'] ?? 1;
+        $note(
+            'line',
+            $id,
+            until_answered(
+                $ready['browser'],
+                'POST',
+                "/api/competency/learners/{$ready['id']}/permits/$permit/acknowledgement",
+                ['id' => $id, 'statement_version' => $version],
+            ),
+        );
         $id = uuid();
-        $note('line', $id, until_answered($teacher, 'POST', "/api/competency/learners/{$ready['id']}/permits/$permit/sign-off", ['id' => $id, 'pin' => $pin, 'valid_until' => gmdate('Y-m-d', time() + 90 * 86400), 'materials' => ['mild_steel'], 'operations' => ['drill'], 'max_diameter' => '8 mm', 'min_thickness' => '3 mm', 'companion' => false]));
+        $note(
+            'line',
+            $id,
+            until_answered(
+                $teacher,
+                'POST',
+                "/api/competency/learners/{$ready['id']}/permits/$permit/sign-off",
+                [
+                    'id' => $id,
+                    'pin' => $pin,
+                    'valid_until' => gmdate('Y-m-d', time() + 90 * 86400),
+                    'materials' => ['mild_steel'],
+                    'operations' => ['drill'],
+                    'max_diameter' => '8 mm',
+                    'min_thickness' => '3 mm',
+                    'companion' => false,
+                ],
+            ),
+        );
     }
     usleep(50_000);
 }

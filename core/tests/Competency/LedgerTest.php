@@ -202,7 +202,13 @@ it('says from a fold that was kept and the lines after it what the whole ledger 
         $record === null || expect($record)->toEqual($ledger($lines)->asOf($now));
         $further = $folded->extendedBy($after(), $now);
         $further === null || expect($further->recordWith([], $now))->toEqual(
-            $ledger(array_slice($lines, 0, (int) array_search($further->last, array_column($lines, 'id'), true) + ($further->last === null ? 0 : 1)))->asOf($now),
+            $ledger(
+                array_slice(
+                    $lines,
+                    0,
+                    (int) array_search($further->last, array_column($lines, 'id'), true) + ($further->last === null ? 0 : 1),
+                ),
+            )->asOf($now),
         );
     }
     // Neither way is the rare one.

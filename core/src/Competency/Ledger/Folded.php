@@ -128,7 +128,10 @@ final readonly class Folded
         $fold = new Fold;
         $fold->lessons = self::each($fields->objectOrEmpty('lessons'), static fn (Fields $of, string $key): int => $of->integer($key, 0));
         $fold->checks = self::each($fields->objectOrEmpty('checks'), static fn (Fields $of, string $key): bool => $of->flag($key, false));
-        $fold->assessments = self::each($fields->objectOrEmpty('assessments'), static fn (Fields $of, string $key): string => $of->text($key));
+        $fold->assessments = self::each(
+            $fields->objectOrEmpty('assessments'),
+            static fn (Fields $of, string $key): string => $of->text($key),
+        );
         $fold->practiceCount = $fields->integer('practice_count', 0);
         $fold->practiceMinutes = $fields->integer('practice_minutes', 0);
         $fold->machineMinutes = $fields->integer('machine_minutes', 0);

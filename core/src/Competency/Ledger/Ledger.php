@@ -60,7 +60,8 @@ final readonly class Ledger
     {
         $settled = [];
         foreach ($this->lines as $id => $line) {
-            if (($line->at > $now && ! $this->restricts($line)) || ($line->entry instanceof Corrected && ! isset($settled[$line->entry->entry]))) {
+            $waits = $line->at > $now && ! $this->restricts($line);
+            if ($waits || ($line->entry instanceof Corrected && ! isset($settled[$line->entry->entry]))) {
                 break;
             }
             $settled[$id] = $line;
