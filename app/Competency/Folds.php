@@ -143,7 +143,7 @@ final class Folds
     private static function make(Collection $entries, int $permit, \DateTimeImmutable $now): array
     {
         $about = $entries->filter(static fn (LedgerEntry $entry): bool => $entry->permit_id === null || $entry->permit_id === $permit);
-        $folded = Ledger::of($about->map(static fn (LedgerEntry $entry): Line => $entry->line()))->folded($now);
+        $folded = Folded::of(Ledger::of($about->map(static fn (LedgerEntry $entry): Line => $entry->line())), $now);
         $stands = $folded->last === null ? 0 : (int) $about->firstWhere('id', $folded->last)?->seq;
         $pending = $about->first(static fn (LedgerEntry $entry): bool => $entry->seq > $stands);
 

@@ -187,7 +187,7 @@ it('says from a fold that was kept and the lines after it what the whole ledger 
         $ledger = static fn (array $of): Ledger => Ledger::fromFields(Fields::of(['ledger' => $of]));
         $then = new DateTimeImmutable('@'.($lines[max(0, $cut - 1)]['true'] + $random->getInt(-86_400, 86_400)));
         $now = new DateTimeImmutable('@'.(end($lines)['true'] + $random->getInt(-86_400, 86_400)));
-        $folded = $ledger(array_slice($lines, 0, $cut))->folded($then);
+        $folded = Folded::of($ledger(array_slice($lines, 0, $cut)), $then);
         // Written down and read again, as a database would.
         $folded = Folded::fromFields(Fields::of(json_decode((string) json_encode($folded->toArray()), true)));
         $place = $folded->last === null ? 0 : array_search($folded->last, array_column($lines, 'id'), true) + 1;

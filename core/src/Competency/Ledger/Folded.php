@@ -27,7 +27,7 @@ final readonly class Folded
      * @param  string|null  $last  id of the last line in it
      * @param  \DateTimeImmutable|null  $latest  when the latest line in it that gives something happened
      */
-    public function __construct(private Fold $fold, public ?string $last, private ?\DateTimeImmutable $latest)
+    private function __construct(private Fold $fold, public ?string $last, private ?\DateTimeImmutable $latest)
     {
     }
 
@@ -35,6 +35,23 @@ final readonly class Folded
     public static function nothing(): self
     {
         return new self(new Fold, null, null);
+    }
+
+    /** What may be kept of a ledger: its lines up to the first that does not count yet, or that corrects one which is not among them. */
+    public static function of(Ledger $ledger, \DateTimeImmutable $now): self
+    {
+        $settled = [];
+        $latest = null;
+        foreach ($ledger->lines() as $id => $line) {
+            if (! $ledger->counts($line, $now) || ($line->entry instanceof Corrected && ! isset($settled[$line->entry->entry]))) {
+                break;
+            }
+            $settled[$id] = $line;
+            $latest = $line->at > $now ? $latest : max($latest ?? $line->at, $line->at);
+        }
+        $last = array_key_last($settled);
+
+        return new self(Ledger::of($settled)->fold($now), $last === null ? null : (string) $last, $latest);
     }
 
     /**

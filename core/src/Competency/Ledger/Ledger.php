@@ -47,46 +47,39 @@ final readonly class Ledger
 
     public function asOf(\DateTimeImmutable $now): Record
     {
+        return $this->fold($now)->record();
+    }
+
+    public function fold(\DateTimeImmutable $now): Fold
+    {
         $fold = new Fold;
         foreach ($this->counting($now) as $line) {
             $line->entry->foldInto($fold, $line);
         }
 
-        return $fold->record();
+        return $fold;
     }
 
-    /** What may be kept of it: its lines up to the first that does not count yet, or that corrects one which is not among them. */
-    public function folded(\DateTimeImmutable $now): Folded
+    /** @return array<string, Line> by id, in the ledger's own sequence */
+    public function lines(): array
     {
-        $settled = [];
-        foreach ($this->lines as $id => $line) {
-            $waits = $line->at > $now && ! $this->restricts($line);
-            if ($waits || ($line->entry instanceof Corrected && ! isset($settled[$line->entry->entry]))) {
-                break;
-            }
-            $settled[$id] = $line;
-        }
-        $fold = new Fold;
-        $latest = null;
-        foreach ((new self($settled))->counting($now) as $line) {
-            $line->entry->foldInto($fold, $line);
-        }
-        foreach ($settled as $line) {
-            $latest = $line->at > $now ? $latest : max($latest ?? $line->at, $line->at);
-        }
-        $last = array_key_last($settled);
+        return $this->lines;
+    }
 
-        return new Folded($fold, $last === null ? null : (string) $last, $latest);
+    /** Up to now, or taking something away whatever its date. */
+    public function counts(Line $line, \DateTimeImmutable $now): bool
+    {
+        return $line->at <= $now || $this->restricts($line);
     }
 
     /**
-     * The lines that count: up to now, or taking something away whatever their date, and not corrected by one that counts.
+     * The lines that count, and are not corrected by one that counts.
      *
      * @return array<string, Line>
      */
     private function counting(\DateTimeImmutable $now): array
     {
-        $counting = array_filter($this->lines, fn (Line $line): bool => $line->at <= $now || $this->restricts($line));
+        $counting = array_filter($this->lines, fn (Line $line): bool => $this->counts($line, $now));
         // Latest correction first, so that a corrected correction no longer speaks.
         foreach (array_reverse($counting, true) as $id => $line) {
             if ($line->entry instanceof Corrected && isset($counting[$id])) {
