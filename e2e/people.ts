@@ -57,13 +57,18 @@ export async function call(
 
 /** The demo's shop has hours; journeys are walked at any hour, so the lead opens it round the clock. */
 export async function keepOpen(browser: Browser): Promise<void> {
+  await changePolicy(browser, { hours: [{ days: [1, 2, 3, 4, 5, 6, 7], from: '00:00', to: '24:00' }] });
+}
+
+/** The lead changes the shop's policy, and leaves. */
+export async function changePolicy(browser: Browser, to: Record<string, unknown>): Promise<void> {
   const lead = await person(browser, 'lead@millstep.example');
   const { body } = await call(lead, 'GET', '/api/workshop/policy');
   const settings = {
     ...(body as { settings: Record<string, unknown> }).settings,
-    hours: [{ days: [1, 2, 3, 4, 5, 6, 7], from: '00:00', to: '24:00' }],
+    ...to,
   };
-  const changed = await call(lead, 'PUT', '/api/workshop/policy', { settings, note: 'Open round the clock today' });
+  const changed = await call(lead, 'PUT', '/api/workshop/policy', { settings, note: 'For a journey' });
   expect(changed.status).toBe(200);
   await lead.context().close();
 }

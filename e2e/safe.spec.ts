@@ -352,10 +352,11 @@ test.describe('all at once', () => {
     await page.getByRole('button', { name: 'Take the PIN of Ruaridh Okonjo away' }).click();
     await expect(page.getByRole('listitem').filter({ hasText: 'Ruaridh' })).toContainText('no PIN');
     await instructor.goto('/account');
-    await instructor.getByRole('button', { name: 'Set it' }).click();
-    await instructor.getByLabel('Password').fill(PASSWORD);
-    await instructor.getByLabel('New PIN').fill(PIN);
-    await instructor.getByRole('button', { name: 'Set it' }).click();
+    await instructor.getByRole('button', { name: 'Set it', exact: true }).click();
+    const dialog = instructor.getByRole('dialog');
+    await dialog.getByLabel('Password').fill(PASSWORD);
+    await dialog.getByLabel('New PIN').fill(PIN);
+    await dialog.getByRole('button', { name: 'Set it' }).click();
     await expect(instructor.getByRole('dialog')).toHaveCount(0);
     await page.goto('/records');
     await expect(page.getByText(/pin: (set|changed|taken away)/).first()).toBeVisible();

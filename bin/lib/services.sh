@@ -16,6 +16,7 @@ service() { # service NAME USER COMMAND: COMMAND is run by exec, in a process gr
   cat > "$dir/run.half" <<SCRIPT
 #!/bin/bash
 exec 2>&1
+[ -n "\${MILLSTEP_CLEAN:-}" ] || exec env -i MILLSTEP_CLEAN=1 PATH="$PATH" LANG=C.UTF-8 TZ="${TZ:-}" bash "\$0"
 cd "$dir"
 "$CLEAR" "$dir"
 $settings

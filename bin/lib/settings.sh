@@ -255,9 +255,13 @@ make_folders() {
   done
 }
 
+# Whoever starts the shop has an environment of their own, and who knows what is in it.
+clean_environment() { local name; for name in $(compgen -e); do case $name in PATH|TERM|LANG|TZ) ;; *) unset "$name" ;; esac; done; }
+
 # as_web COMMAND…: runs it as the application's user, with the application's settings and nothing else of ours.
 as_web() {
   (
+    clean_environment
     set -a; . "$RUN/env"; set +a
     cd "$CODE"
     if [ -n "$USER_OF_WEB" ]; then exec setpriv --reuid="$USER_OF_WEB" --regid="$USER_OF_WEB" --init-groups "$@"; else exec "$@"; fi
