@@ -55,6 +55,9 @@ DO \$\$ BEGIN
 END \$\$;
 ALTER ROLE millstep_owner PASSWORD '$DB_OWNER_PASSWORD';
 ALTER ROLE millstep_app PASSWORD '$DB_PASSWORD';
+-- A process that stands still in the middle of something holds nobody else up for long.
+ALTER ROLE millstep_app SET statement_timeout = '30s';
+ALTER ROLE millstep_app SET idle_in_transaction_session_timeout = '15s';
 SELECT 'CREATE DATABASE $1 OWNER millstep_owner' WHERE NOT EXISTS (SELECT FROM pg_database WHERE datname = '$1') \gexec
 SQL
 }

@@ -115,6 +115,7 @@ listen.backlog = 511
 pm = static
 pm.max_children = $WORKERS
 pm.max_requests = 5000
+request_terminate_timeout = 60s
 catch_workers_output = yes
 decorate_workers_output = no
 php_admin_value[memory_limit] = 256M

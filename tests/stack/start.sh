@@ -38,6 +38,16 @@ for name in php web queue schedule database; do
   holds "$name is killed outright, and back within seconds" soon eval '[ -n "$(part '"$name"')" ] && [ "$(part '"$name"')" != '"$before"' ] && up'
 done
 other() { [ -n "$(part php)" ] && up && grep -q database_away "$RUN/away"; }
+# A process that stands still while it holds every decision up lets go by itself.
+holds "a process that stands still in a restriction holds no gate for longer than seconds" bash -c '
+  . bin/lib/common.sh; . bin/lib/settings.sh; RUN=$1; read_secrets "$RUN/secrets.sh"
+  port=$(sed -n "s/^DB_PORT=//p" "$RUN/env")
+  { echo "BEGIN; SELECT pg_advisory_xact_lock(7301156);"; sleep 40; } | PGPASSWORD=$DB_PASSWORD psql -qtAX -h 127.0.0.1 -p "$port" -U millstep_app -d millstep >/dev/null 2>&1 & stuck=$!
+  sleep 1
+  begun=$(date +%s)
+  PGPASSWORD=$DB_PASSWORD psql -qtAX -h 127.0.0.1 -p "$port" -U millstep_app -d millstep -c "SELECT pg_advisory_xact_lock_shared(7301156)" >/dev/null; code=$?
+  took=$(( $(date +%s) - begun )); pkill -P "$stuck" 2>/dev/null; kill "$stuck" 2>/dev/null
+  [ "$code" = 0 ] && [ "$took" -ge 5 ] && [ "$took" -le 25 ]' _ "$RUN"
 # Without its database it says so, and nothing else breaks.
 sv down "$RUN/services/database"; sleep 1
 holds "/up says that the database is away" bash -c 'curl -s --noproxy "*" -m 5 "$1/up" | grep -q database_away' _ "$URL"
