@@ -29,6 +29,9 @@ final class Folds
     /** So many lines after a fold are worth folding again. */
     private const LONG = 12;
 
+    /** So many learners are folded again after one request; a page that reads a whole cohort leaves the rest to the next. */
+    private const AT_A_TIME = 10;
+
     /** @var array<int, true> learners whose folds are to be kept at the end of this request */
     private array $waiting = [];
 
@@ -86,19 +89,12 @@ final class Folds
         return $read;
     }
 
-    /**
-     * Writes down what a learner's lines come to, so that the next reader has less to read.
-     *
-     * @return array<int, array{seq: int, state: string}> by permit
-     */
-    public function keep(int $learner, \DateTimeImmutable $now): array
+    /** Writes down what a learner's lines come to, so that the next reader has less to read. */
+    public function keep(int $learner, \DateTimeImmutable $now): void
     {
-        $made = [];
-        $entries = LedgerEntry::query()->where('learner_id', $learner)->orderBy('seq')->get();
-        foreach ($entries->isEmpty() ? [] : Permit::query()->get() as $permit) {
-            $made[$permit->id] = self::make($entries, $permit->id, $now);
-        }
-        foreach ($made as $permit => $fold) {
+        $entries = self::entries($learner);
+        foreach ($entries->isEmpty() ? [] : Permit::query()->pluck('id') as $permit) {
+            $fold = self::make($entries, $permit, $now);
             // Whoever folded further meanwhile is not set back.
             DB::statement(
                 'INSERT INTO competency_folds (learner_id, permit_id, seq, state, seal) VALUES (?, ?, ?, ?, ?)
@@ -107,8 +103,6 @@ final class Folds
                 [$learner, $permit, $fold['seq'], $fold['state'], $this->seal($learner, $permit, $fold['seq'], $fold['state'])],
             );
         }
-
-        return $made;
     }
 
     /**
@@ -120,8 +114,10 @@ final class Folds
     {
         $faults = [];
         foreach (DB::table('competency_folds')->distinct()->orderBy('learner_id')->pluck('learner_id') as $learner) {
-            $entries = LedgerEntry::query()->where('learner_id', $learner)->orderBy('seq')->get();
-            foreach (DB::table('competency_folds')->where('learner_id', $learner)->get() as $row) {
+            // The folds first: lines that come meanwhile stand after them.
+            $folds = DB::table('competency_folds')->where('learner_id', $learner)->get();
+            $entries = self::entries($learner);
+            foreach ($folds as $row) {
                 $upTo = $entries->where('seq', '<=', $row->seq);
                 $right = $this->isOurs((int) $learner, (int) $row->permit_id, (int) $row->seq, $row->state, $row->seal)
                     && ($this->isOldMake($row->state) || self::make($upTo, (int) $row->permit_id, $now)['state'] === $row->state);
@@ -142,10 +138,9 @@ final class Folds
      */
     private static function make(Collection $entries, int $permit, \DateTimeImmutable $now): array
     {
-        $about = $entries->filter(static fn (LedgerEntry $entry): bool => $entry->permit_id === null || $entry->permit_id === $permit);
-        $folded = Folded::of(Ledger::of($about->map(static fn (LedgerEntry $entry): Line => $entry->line())), $now);
-        $stands = $folded->last === null ? 0 : (int) $about->firstWhere('id', $folded->last)?->seq;
-        $pending = $about->first(static fn (LedgerEntry $entry): bool => $entry->seq > $stands);
+        $folded = Folded::of(self::ledger($entries, $permit), $now);
+        $stands = $folded->last === null ? 0 : (int) $entries->firstWhere('id', $folded->last)?->seq;
+        $pending = self::about($entries, $permit)->first(static fn (LedgerEntry $entry): bool => $entry->seq > $stands);
 
         return [
             // Lines about other permits change nothing here, so it stands at whatever is just before its own next line.
@@ -231,13 +226,29 @@ final class Folds
     /** @param  Collection<int, LedgerEntry>  $entries  of one learner, in the ledger's sequence */
     public static function ledger(Collection $entries, int $permit): Ledger
     {
-        return Ledger::of($entries
-            ->filter(static fn (LedgerEntry $entry): bool => $entry->permit_id === null || $entry->permit_id === $permit)
-            ->map(static fn (LedgerEntry $entry): Line => $entry->line()));
+        return Ledger::of(self::about($entries, $permit)->map(static fn (LedgerEntry $entry): Line => $entry->line()));
+    }
+
+    /** @return Collection<int, LedgerEntry> of one learner, in the ledger's sequence */
+    private static function entries(int $learner): Collection
+    {
+        return LedgerEntry::query()->where('learner_id', $learner)->orderBy('seq')->get();
+    }
+
+    /**
+     * @param  Collection<int, LedgerEntry>  $entries
+     * @return Collection<int, LedgerEntry> those about a permit, or about every one
+     */
+    private static function about(Collection $entries, int $permit): Collection
+    {
+        return $entries->filter(static fn (LedgerEntry $entry): bool => $entry->permit_id === null || $entry->permit_id === $permit);
     }
 
     private function keepLater(int $learner): void
     {
+        if (count($this->waiting) >= self::AT_A_TIME) {
+            return;
+        }
         if ($this->waiting === []) {
             $this->app->terminating(function (): void {
                 $learners = array_keys($this->waiting);

@@ -70,11 +70,13 @@ final readonly class Moment
         ?string $follows = null,
         ?string $read = null,
     ): self {
+        PowerLock::forDecision($machineId, $badge, $follows);
+        // After the wait: who left meanwhile has left.
         $now = CarbonImmutable::now();
-        $row = DB::selectOne('SELECT gate_moment(?, ?, ?, ?, ?, ?, ?, ?, ?, ?) AS moment', [
-            $machineId, $now->format('Y-m-d H:i:s.uP'), $badge, $companion, $follows, $read, $device,
-            PowerLock::SHOP, PowerLock::MACHINE, PowerLock::PERSON,
-        ]);
+        $row = DB::selectOne(
+            'SELECT gate_moment(?, ?, ?, ?, ?, ?) AS moment',
+            [$machineId, $now->format('Y-m-d H:i:s.uP'), $badge, $companion, $read, $device],
+        );
         /** @var array<string, mixed> $facts */
         $facts = json_decode($row->moment, true, 64, JSON_THROW_ON_ERROR);
         $statements = new Collection(self::models(Statement::class, $facts['statements']));

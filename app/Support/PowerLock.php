@@ -14,16 +14,19 @@ use Illuminate\Support\Facades\DB;
  */
 final class PowerLock
 {
-    public const SHOP = 7_301_156;
+    private const SHOP = 7_301_156;
 
-    public const MACHINE = 7_301_157;
+    private const MACHINE = 7_301_157;
 
-    public const PERSON = 7_301_158;
+    private const PERSON = 7_301_158;
 
-    /** One turn at a time at a machine. Where a person is decided on, the look that decides takes the locks (App\Gate\Moment). */
-    public static function forDecision(int $machine): void
+    /**
+     * One turn at a time at a machine, and for the person whose badge it is or who was asked by an earlier read. Whoever
+     * decides looks at the clock only after this: it may have waited for a restriction, which is then in the past.
+     */
+    public static function forDecision(int $machine, ?string $badge = null, ?string $follows = null): void
     {
-        DB::select('SELECT gate_lock(?, ?, ?, ?, ?, ?)', [self::SHOP, self::MACHINE, $machine, self::PERSON, null, null]);
+        DB::select('SELECT gate_lock(?, ?, ?, ?, ?, ?)', [self::SHOP, self::MACHINE, $machine, self::PERSON, $badge, $follows]);
     }
 
     public static function forRestriction(): void

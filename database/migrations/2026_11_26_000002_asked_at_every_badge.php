@@ -54,18 +54,14 @@ return new class extends Migration
         END $$;
 
         -- Everything that a decision at one machine goes by (App\Gate\Moment). VOLATILE and step by step: each step is a
-        -- lookup with a plan of its own, and sees what was committed before it. The locks are taken first, so nothing that
-        -- matters changes between the steps.
-        CREATE OR REPLACE FUNCTION gate_moment(at_machine bigint, at_instant timestamptz, badge text, companion text, follows uuid,
-                read_id uuid, by_device bigint,
-                shop_lock bigint, machine_lock int, person_lock int)
+        -- lookup with a plan of its own. Asked with the locks held, so nothing that matters changes between the steps.
+        CREATE OR REPLACE FUNCTION gate_moment(at_machine bigint, at_instant timestamptz, badge text, companion text, read_id uuid, by_device bigint)
             RETURNS json LANGUAGE plpgsql VOLATILE AS $$
         DECLARE
             machine json; device json; takes json; permits json; statements json; accepted json; policy json;
             opened gate_sessions; closed gate_sessions; known gate_reads; latest gate_reads;
             sessions json; badge_of bigint; companion_of bigint; people json; present json; elsewhere json; records json;
         BEGIN
-            PERFORM gate_lock(shop_lock, machine_lock, at_machine::int, person_lock, badge, follows);
             SELECT to_json(m) INTO machine FROM workshop_machines m WHERE m.id = at_machine;
             IF by_device IS NOT NULL THEN SELECT to_json(d) INTO device FROM gate_devices d WHERE d.id = by_device; END IF;
             SELECT json_agg(t.permit_id) INTO takes FROM competency_machine_permit t WHERE t.machine_id = at_machine;

@@ -130,3 +130,22 @@ it('asks six things of the database for a badge at most', function (): void {
     screen($this);
     expect(count(DB::getQueryLog()))->toBeLessThanOrEqual(4);
 });
+
+it('raises no alarm over a hold that a fast clock dated into the future, when that time has come', function (): void {
+    ($this->line)('suspended', ['reason' => 'x'], at: now()->addHours(20)->toImmutable());
+    ($this->keep)();
+    $this->travel(2)->days();
+    expect(Artisan::call('competency:verify'))->toBe(0)->and(($this->standing)()->place->held)->toBeTrue();
+});
+
+it('folds a few after a page that reads many, and the rest another time', function (): void {
+    $many = collect(range(1, 25))->map(function () {
+        $learner = $this->person();
+        bring($learner, 4, $this->by);
+
+        return $learner;
+    });
+    app(Standings::class)->of($many, collect([$this->permit()]));
+    $this->app->terminate();
+    expect(DB::table('competency_folds')->count())->toBeGreaterThan(0)->toBeLessThanOrEqual(10);
+});

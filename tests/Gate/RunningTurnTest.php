@@ -234,3 +234,20 @@ it('is ended from afar by whoever teaches, once', function (): void {
     $this->postJson("/api/gate/turns/{$session->id}/end")->assertNoContent();
     expect(screen($this)->json('interlock'))->toBe('off')->and(LedgerEntry::query()->where('type', 'machine_time')->count())->toBe(1);
 });
+
+it('goes by the clock after it waited for its turn: whoever left the floor meanwhile supervises nobody', function (): void {
+    $learner = $this->person();
+    give_badge($learner, 'SUPERVISED');
+    bring($learner, 4, $this->by);
+    Presence::query()->updateOrCreate(['user_id' => $this->by->id], ['until' => now()->addHour()]);
+    hold_badge($this, 'SUPERVISED')->assertJsonPath('decision', 'supervised');
+    hold_badge($this, 'SUPERVISED', ['intent' => 'finish']);
+    // As the lock is had, the instructor has just left, later than the badge was held to the reader.
+    DB::listen(function ($query): void {
+        if (str_contains($query->sql, 'gate_lock')) {
+            $this->travel(5)->seconds();
+            Presence::query()->update(['until' => now()->subSecond()]);
+        }
+    });
+    hold_badge($this, 'SUPERVISED')->assertJsonPath('decision', 'no')->assertJsonPath('interlock', 'off');
+});

@@ -200,16 +200,9 @@ it('says from a fold that was kept and the lines after it what the whole ledger 
         $record = $folded->recordWith($after(), $now);
         $record === null ? $silent++ : $said++;
         $record === null || expect($record)->toEqual($ledger($lines)->asOf($now));
-        $further = $folded->extendedBy($after(), $now);
-        $further === null || expect($further->recordWith([], $now))->toEqual(
-            $ledger(
-                array_slice(
-                    $lines,
-                    0,
-                    (int) array_search($further->last, array_column($lines, 'id'), true) + ($further->last === null ? 0 : 1),
-                ),
-            )->asOf($now),
-        );
+        // Made again later of the same lines it is the same, whatever time has come meanwhile.
+        $later = $then->modify('+3 days');
+        expect(json_encode(Folded::of($ledger(array_slice($lines, 0, $place)), $later)->toArray()))->toBe(json_encode($folded->toArray()));
     }
     // Neither way is the rare one.
     expect($said)->toBeGreaterThan(HISTORIES / 20)->and($silent)->toBeGreaterThan(HISTORIES / 80);

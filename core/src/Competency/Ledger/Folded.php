@@ -31,12 +31,6 @@ final readonly class Folded
     {
     }
 
-    /** Of no line at all. */
-    public static function nothing(): self
-    {
-        return new self(new Fold, null, null);
-    }
-
     /** What may be kept of a ledger: its lines up to the first that does not count yet, or that corrects one which is not among them. */
     public static function of(Ledger $ledger, \DateTimeImmutable $now): self
     {
@@ -47,41 +41,12 @@ final readonly class Folded
                 break;
             }
             $settled[$id] = $line;
-            $latest = $line->at > $now ? $latest : max($latest ?? $line->at, $line->at);
+            // What takes away counts at any time, whatever its date says.
+            $latest = $ledger->restricts($line) ? $latest : max($latest ?? $line->at, $line->at);
         }
         $last = array_key_last($settled);
 
         return new self(Ledger::of($settled)->fold($now), $last === null ? null : (string) $last, $latest);
-    }
-
-    /**
-     * With the lines that follow it, up to the first that does not count yet.
-     *
-     * @param  iterable<Line>  $after  in the ledger's own sequence
-     * @return self|null null when only the whole ledger can say
-     */
-    public function extendedBy(iterable $after, \DateTimeImmutable $now): ?self
-    {
-        if ($this->latest !== null && $now < $this->latest) {
-            return null;
-        }
-        $fold = clone $this->fold;
-        $last = $this->last;
-        $latest = $this->latest;
-        foreach ($after as $line) {
-            if ($line->entry instanceof Corrected) {
-                return null;
-            }
-            $restricts = $line->entry->restricts();
-            if (! $restricts && $line->at > $now) {
-                break;
-            }
-            $line->entry->foldInto($fold, $line);
-            $last = $line->id;
-            $latest = $restricts ? $latest : max($latest ?? $line->at, $line->at);
-        }
-
-        return new self($fold, $last, $latest);
     }
 
     /**

@@ -91,7 +91,7 @@ final readonly class Ledger
     }
 
     /** A correction takes away where what it corrects gives; what corrects such a correction gives again. */
-    private function restricts(Line $line): bool
+    public function restricts(Line $line): bool
     {
         $takesAway = true;
         // Corrections may name each other; no chain is longer than there are lines.
