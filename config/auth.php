@@ -11,7 +11,6 @@ return [
     ],
     'providers' => [
         'users' => ['driver' => 'eloquent', 'model' => App\People\User::class],
-        'devices' => ['driver' => 'eloquent', 'model' => App\Gate\Device::class],
     ],
     'passwords' => [
         'users' => ['provider' => 'users', 'table' => 'people_password_resets', 'expire' => 60, 'throttle' => 60],

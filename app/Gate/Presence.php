@@ -34,11 +34,4 @@ final class Presence extends Model
     {
         return $this->belongsTo(User::class);
     }
-
-    /** Somebody who teaches, is here and is not the learner. */
-    public static function supervises(User $learner): bool
-    {
-        return self::query()->where('until', '>', CarbonImmutable::now())->where('user_id', '!=', $learner->id)
-            ->whereHas('user', static fn ($query) => $query->where('active', true)->whereIn('role', ['lead', 'instructor']))->exists();
-    }
 }

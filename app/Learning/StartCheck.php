@@ -9,6 +9,7 @@ use App\Support\Refusal;
 use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use MillStep\Core\Learning\Retake;
 
 /** Draws a paper. A retake gets other figures than the last one. */
 final class StartCheck
@@ -53,16 +54,16 @@ final class StartCheck
     {
         $policy = Policy::inForce();
         $now = CarbonImmutable::now();
+        /** @var list<CarbonImmutable> $handedIn */
         $handedIn = Attempt::query()
             ->where('learner_id', $learner->id)
             ->whereHas('check', static fn ($of) => $of->where('code', $check->code))
-            ->where('submitted_at', '>', $now->subDay())->orderBy('submitted_at')->pluck('submitted_at');
-        $last = $handedIn->last();
-        $again = $last === null ? $now : $last->addMinutes($policy->checkWaitMinutes);
-        if ($handedIn->count() >= $policy->checkTriesADay) {
-            $again = $again->max($handedIn[$handedIn->count() - $policy->checkTriesADay]->addDay());
-        }
-        if ($again->greaterThan($now)) {
+            ->where('submitted_at', '>', $now->subDays(8))
+            ->orderBy('submitted_at')
+            ->pluck('submitted_at')
+            ->all();
+        $again = (new Retake($policy->checkWaitMinutes, $policy->checkTriesADay))->waitsUntil($handedIn, $now);
+        if ($again !== null) {
             $minutes = (int) ceil($now->diffInSeconds($again) / 60);
             throw Refusal::because('check_wait', sprintf(
                 'The next try is in %s. Go through the lessons whose questions were wrong until then.',

@@ -1,7 +1,7 @@
 # The systemd units of an installed shop. Needs what settings.sh needs, and PG_HOME, PG_BIN, DB_USER, UNITS, LOGS, SETTINGS.
 
-# Nobody here needs more than its own folders, the loopback and the network; nothing is root.
-hardened() { # hardened WRITES…
+# What holds for every part, also the one that is root.
+sandboxed() { # sandboxed WRITES…
   cat <<UNIT
 NoNewPrivileges=yes
 ProtectSystem=strict
@@ -15,19 +15,26 @@ ProtectKernelTunables=yes
 ProtectKernelModules=yes
 ProtectKernelLogs=yes
 ProtectControlGroups=yes
-ProtectProc=invisible
-ProcSubset=pid
 RestrictAddressFamilies=AF_UNIX AF_INET AF_INET6
 RestrictNamespaces=yes
 RestrictRealtime=yes
 RestrictSUIDSGID=yes
 LockPersonality=yes
-RemoveIPC=yes
 SystemCallArchitectures=native
+UMask=0077
+UNIT
+}
+
+# Nobody here needs more than its own folders, the loopback and the network; nothing is root.
+hardened() { # hardened WRITES…
+  sandboxed "$@"
+  cat <<UNIT
+ProtectProc=invisible
+ProcSubset=pid
+RemoveIPC=yes
 SystemCallFilter=@system-service
 SystemCallFilter=~@privileged @resources
 SystemCallErrorNumber=EPERM
-UMask=0077
 UNIT
 }
 
@@ -157,26 +164,8 @@ StandardOutput=append:$LOGS/backup.log
 StandardError=inherit
 # Root, since it reads the secrets; it may step down to the application's user, and write where backups are.
 CapabilityBoundingSet=CAP_DAC_READ_SEARCH CAP_DAC_OVERRIDE CAP_SETUID CAP_SETGID CAP_CHOWN CAP_FOWNER
-NoNewPrivileges=yes
-ProtectSystem=strict
-ReadWritePaths=$RUN $LOGS ${MILLSTEP_BACKUPS:-}
-ProtectHome=yes
-PrivateTmp=yes
-PrivateDevices=yes
-ProtectKernelTunables=yes
-ProtectKernelModules=yes
-ProtectKernelLogs=yes
-ProtectControlGroups=yes
-ProtectClock=yes
-ProtectHostname=yes
-RestrictAddressFamilies=AF_UNIX AF_INET AF_INET6
-RestrictNamespaces=yes
-RestrictRealtime=yes
-RestrictSUIDSGID=yes
-LockPersonality=yes
-SystemCallArchitectures=native
 SystemCallFilter=@system-service @setuid
-UMask=0077
+$(sandboxed "$RUN" "$LOGS" "${MILLSTEP_BACKUPS:-}")
 UNIT
   unit backup.timer <<UNIT
 [Unit]

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Competency\LedgerEntry;
 use App\Gate\Badge;
-use App\Gate\Presence;
+use App\Gate\Moment;
 use Carbon\CarbonImmutable;
 
 beforeEach(fn () => at_a_gate($this, 0));
@@ -58,9 +58,10 @@ it('takes another person\'s badge for a companion, not one\'s own, nor one that 
 
 it('counts an instructor as supervising only while on the floor', function (): void {
     $this->actingAs($this->by)->putJson('/api/gate/presence', ['present' => true])->assertOk();
-    expect(Presence::supervises($this->learner))->toBeTrue();
+    $supervised = fn (): bool => Moment::at($this->machine->id)->supervises($this->learner);
+    expect($supervised())->toBeTrue();
     $this->travel(241)->minutes();
-    expect(Presence::supervises($this->learner))->toBeFalse();
+    expect($supervised())->toBeFalse();
 });
 
 it('writes the time at the machine when the badge finishes', function (): void {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Competency\LedgerEntry;
 use App\Learning\Attempt;
+use App\Workshop\Policy;
 
 function rightOnes(Attempt $attempt): array
 {
@@ -145,5 +146,16 @@ it('waits between tries, and after so many a day, with no line in the ledger for
     $refused('24 hours');
     expect(LedgerEntry::query()->where('type', 'check_attempted')->count())->toBe(3);
     $this->travel(24)->hours();
+    ($this->start)();
+});
+
+it('keeps a wait of days, too', function (): void {
+    $settings = [...Policy::settingsInForce(), 'check_wait_minutes' => 3 * 1440];
+    Policy::query()->create(['settings' => $settings, 'in_force_from' => now()->subMinute()]);
+    $id = ($this->start)()->json('id');
+    $this->postJson("/api/learning/attempts/$id/answers", ['answers' => []])->assertOk();
+    $this->travel(50)->hours();
+    $this->postJson('/api/learning/checks/SC-through-holes/attempts', ['id' => fake_uuid()])->assertConflict();
+    $this->travel(23)->hours();
     ($this->start)();
 });

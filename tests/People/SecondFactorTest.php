@@ -133,3 +133,10 @@ it('is turned off with the password, or taken away by the lead alone', function 
     $this->deleteJson('/api/people/me/second-factor', ['password' => 'mast-and-vane'])->assertNoContent();
     expect($this->who->refresh()->totp_secret)->toBeNull();
 });
+
+it('is the way in for no one whose password was changed meanwhile', function (): void {
+    ($this->setUp2)();
+    ($this->password)()->assertStatus(202);
+    $this->who->refresh()->forceFill(['password' => 'kestrel over slate'])->save();
+    ($this->give)(($this->code)())->assertConflict()->assertJsonPath('code', 'sign_in_again');
+});

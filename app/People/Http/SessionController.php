@@ -34,6 +34,8 @@ final class SessionController
                     self::ASKED,
                     [
                         'user' => $user->id,
+                        // A password that is changed meanwhile opens nothing.
+                        'password' => hash('sha256', $user->password),
                         'shared' => $request->boolean('shared'),
                         'until' => CarbonImmutable::now()->addSeconds(self::ASKED_S)->getTimestamp(),
                     ],
@@ -48,12 +50,12 @@ final class SessionController
     public function secondFactor(Request $request, SecondFactor $factor): PersonResource
     {
         $request->validate(['code' => ['required', 'string', 'max:40']]);
-        /** @var array{user: int, shared: bool, until: int}|null $asked */
+        /** @var array{user: int, password: string, shared: bool, until: int}|null $asked */
         $asked = $request->session()->get(self::ASKED);
         $user = $asked === null || $asked['until'] < CarbonImmutable::now()->getTimestamp()
             ? null
             : User::query()->where('active', true)->find($asked['user']);
-        if ($asked === null || $user === null) {
+        if ($asked === null || $user === null || ! hash_equals($asked['password'], hash('sha256', $user->password))) {
             throw Refusal::because('sign_in_again', 'That took too long. Enter your address and password again.');
         }
         $factor->spend($user, $request->string('code')->value());
