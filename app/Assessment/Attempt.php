@@ -13,7 +13,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 /**
  * One learner before one sheet. Open until it is concluded; every mark is kept as it is made.
  *
- * @phpstan-type Mark array{result?: string|int, value_mm?: float, dx_mm?: float, dy_mm?: float, typed?: string, typed_dx?: string, typed_dy?: string, units?: 'mm'|'in'}
+ * @phpstan-type Mark array{result?: string|int, value_mm?: float, dx_mm?: float, dy_mm?: float, typed?: string, typed_dx?: string,
+ *     typed_dy?: string, units?: 'mm'|'in'}
  *
  * @property string $id
  * @property int $learner_id

@@ -12,7 +12,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 /**
  * One version of a practical sheet.
  *
- * @phpstan-type SheetCriterion array{id: string, text: string, kind: 'observed'|'measured'|'judged', weight: float, critical: bool, critical_prompt_stops: bool, group: string, scale_max?: int, measure?: 'diameter'|'position', hole?: string}
+ * @phpstan-type SheetCriterion array{id: string, text: string, kind: 'observed'|'measured'|'judged', weight: float, critical: bool,
+ *     critical_prompt_stops: bool, group: string, scale_max?: int, measure?: 'diameter'|'position', hole?: string}
  *
  * @property int $id
  * @property string $code

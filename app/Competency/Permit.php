@@ -17,9 +17,11 @@ use MillStep\Core\Fields;
  * @property int $id
  * @property string $code
  * @property string $name
- * @property array{lessons: list<string>, checks: list<string>, practice_count: int, practice_minutes: int, assessments: list<string>, guided?: list<string>, prerequisites?: list<string>, recency_days?: int} $requirement
+ * @property array{lessons: list<string>, checks: list<string>, practice_count: int, practice_minutes: int, assessments: list<string>,
+ *     guided?: list<string>, prerequisites?: list<string>, recency_days?: int} $requirement
  * @property int $validity_days
- * @property array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, min_thickness_mm?: float, companion?: bool} $scope
+ * @property array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, min_thickness_mm?: float,
+ *     companion?: bool} $scope
  * @property Collection<int, Statement> $statements
  */
 final class Permit extends Model

@@ -87,7 +87,8 @@ final class SignOff
             'learner_inactive' => "{$learner->name} is no longer active here.",
             'not_ready' => "{$learner->name} is below stage 4 of 5. Lessons, safety check, practice and practical assessment come first.",
             'held' => "{$learner->name}'s permit is held. Lift the hold first; a signature does not.",
-            'prerequisite_missing' => "A permit that \"{$permit->name}\" builds on does not carry for {$learner->name}. Settle that one first.",
+            'prerequisite_missing' => "A permit that \"{$permit->name}\" builds on does not carry for {$learner->name}. Settle "
+                .'that one first.',
             'not_acknowledged' => "{$learner->name} has not acknowledged the statement yet. Ask them to read and acknowledge it first.",
             'guardian_missing' => "{$learner->name} is under 18 and no guardian's acknowledgement is on file, as the policy asks.",
             'valid_too_long' => "The permit is valid for {$permit->validity_days} days at most. Choose an earlier day.",

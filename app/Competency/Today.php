@@ -66,8 +66,10 @@ final class Today
     /** @return list<array<string, mixed>> hold points of lessons that wait for an instructor's look */
     private function looks(): array
     {
-        return array_values(HoldPoint::query()->with(['progress.learner', 'progress.lesson'])->whereNull('opened_at')->orderBy('asked_at')->get()
-            ->map(fn (HoldPoint $hold): array => $this->item('look', $hold->progress->learner, $hold->asked_at, (string) $hold->id, "{$hold->progress->lesson->code} {$hold->progress->lesson->title}",
+        return array_values(HoldPoint::query()->with(['progress.learner',
+            'progress.lesson'])->whereNull('opened_at')->orderBy('asked_at')->get()
+            ->map(fn (HoldPoint $hold): array => $this->item('look', $hold->progress->learner, $hold->asked_at, (string) $hold->id,
+                "{$hold->progress->lesson->code} {$hold->progress->lesson->title}",
                 $hold->progress->lesson->step($hold->step)['hold'] ?? null))->all());
     }
 

@@ -94,7 +94,10 @@ final class DemoShop
         return Yaml::parseFile(base_path(self::FOLDER.'/'.$file));
     }
 
-    /** @param  list<array{slug: string, name: string, note?: string, sets?: list<array{series: string, edge?: 'normal'|'zero_rake'}>, tools?: list<array<string, mixed>>}>  $cribs */
+    /**
+     * @param  list<array{slug: string, name: string, note?: string, sets?: list<array{series: string, edge?: 'normal'|'zero_rake'}>,
+     *     tools?: list<array<string, mixed>>}>  $cribs
+     */
     private function cribs(array $cribs): void
     {
         foreach ($cribs as $given) {

@@ -77,7 +77,10 @@ final class Device extends Model implements AuthenticatableContract
             return null;
         }
         $row = DB::selectOne('SELECT gate_device(?) AS found', [$id]);
-        /** @var array{device: array<string, mixed>, token: array{id: int, name: string, token: string, expires_at: string|null}}|null $found */
+        /**
+         * @var array{device: array<string, mixed>, token: array{id: int, name: string, token: string,
+         *     expires_at: string|null}}|null $found
+         */
         $found = json_decode($row->found ?? 'null', true, 16, JSON_THROW_ON_ERROR);
         if ($found === null || ! hash_equals($found['token']['token'], hash('sha256', $secret))
             || ($found['token']['expires_at'] !== null && CarbonImmutable::parse($found['token']['expires_at'])->isPast())) {

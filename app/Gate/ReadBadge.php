@@ -24,8 +24,10 @@ use MillStep\Core\Gate\Tap;
  * `finish` ends one's own turn, and is never a start; `hand_over` ends the turn of whoever has the machine, by them or by
  * somebody who teaches. An instructor's badge says that they are on the floor.
  *
- * @phpstan-type Read array{id: string, intent: 'start'|'finish'|'hand_over', badge?: string|null, follows?: string|null, companion_badge?: string|null, request?: array<string, mixed>|null}
- * @phpstan-type Answer array{event: string, session: MachineSession|null, holder: User|null, decision?: string, reasons?: list<string>, asks?: list<string>, missing?: list<string>, scopes?: list<array<string, mixed>>}
+ * @phpstan-type Read array{id: string, intent: 'start'|'finish'|'hand_over', badge?: string|null, follows?: string|null,
+ *     companion_badge?: string|null, request?: array<string, mixed>|null}
+ * @phpstan-type Answer array{event: string, session: MachineSession|null, holder: User|null, decision?: string, reasons?: list<string>,
+ *     asks?: list<string>, missing?: list<string>, scopes?: list<array<string, mixed>>}
  */
 final class ReadBadge
 {

@@ -10,7 +10,8 @@ use Symfony\Component\Yaml\Yaml;
  * The API's description, put together from each room's api.yaml. There a path lists, per method, `body` and
  * `returns` by schema name, `query` by type; `guest` and `device` say who may call it without a person's session.
  *
- * @phpstan-type Call array{summary: string, guest?: bool, device?: bool, body?: string, query?: array<string, string>, returns: array<int, string|null>}
+ * @phpstan-type Call array{summary: string, guest?: bool, device?: bool, body?: string, query?: array<string, string>,
+ *     returns: array<int, string|null>}
  */
 final class ApiDescription
 {

@@ -30,7 +30,8 @@ final class NoNul
     private static function hasNul(array $values): bool
     {
         foreach ($values as $key => $value) {
-            if (str_contains((string) $key, "\0") || (is_string($value) && str_contains($value, "\0")) || (is_array($value) && self::hasNul($value))) {
+            if (str_contains((string) $key, "\0") || (is_string($value) && str_contains($value,
+                "\0")) || (is_array($value) && self::hasNul($value))) {
                 return true;
             }
         }

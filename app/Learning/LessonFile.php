@@ -12,7 +12,8 @@ use Symfony\Component\Yaml\Yaml;
  *
  * @phpstan-type Option array{id: string, text: string, right: bool, answer: string}
  * @phpstan-type Reading array{name: string, kind: string, ask: string}
- * @phpstan-type Step array{key: string, title: string, do: string, why: string|null, caution: string|null, right: string|null, wrong: string|null, reading: Reading|null, choice: list<Option>|null, hold: string|null}
+ * @phpstan-type Step array{key: string, title: string, do: string, why: string|null, caution: string|null, right: string|null,
+ *     wrong: string|null, reading: Reading|null, choice: list<Option>|null, hold: string|null}
  */
 final readonly class LessonFile
 {

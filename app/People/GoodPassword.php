@@ -56,7 +56,8 @@ final class GoodPassword implements ValidationRule
             count(array_unique(mb_str_split($plain))) < 5 => 'The same few characters over and over are tried first.',
             preg_match('/^(.{1,5})\1+.{0,4}$/u', $plain) === 1 => 'The same thing over and over is tried first.',
             $this->isRow($plain) || ($inside !== '' && $this->isRow($inside)) => 'A row of the keyboard or of the alphabet is tried first.',
-            $this->isCommon($plain) || $this->isCommon($bare) || $this->isCommon($inside) => 'This is among the passwords that are tried first. Take another.',
+            $this->isCommon($plain) || $this->isCommon($bare) || $this->isCommon($inside) => 'This is among the passwords that are '
+                .'tried first. Take another.',
             $this->isTheirs($bare) => 'Not your own name or address.',
             default => null,
         };

@@ -39,7 +39,8 @@ final class Attachment extends Model
      */
     public static function plansOf(string $to, string $code): array
     {
-        return array_values(Plan::query()->whereHas('attachments', static fn ($attachment) => $attachment->where('to', $to)->where('code', $code))->orderBy('name')->get()
+        return array_values(Plan::query()->whereHas('attachments', static fn ($attachment) => $attachment->where('to', $to)->where('code',
+            $code))->orderBy('name')->get()
             ->map(static fn (Plan $plan): array => ['id' => $plan->id, 'name' => $plan->name, 'kind' => $plan->kind->value])->all());
     }
 }

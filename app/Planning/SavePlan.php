@@ -14,7 +14,8 @@ use MillStep\Core\Exception\CoreException;
 final class SavePlan
 {
     /**
-     * @param  array{name: string, kind: PlanKind, request: array<string, mixed>, part_id?: int|null, lessons?: list<string>, sheets?: list<string>}  $given
+     * @param  array{name: string, kind: PlanKind, request: array<string, mixed>, part_id?: int|null, lessons?: list<string>,
+     *     sheets?: list<string>}  $given
      * @param  'mm'|'in'  $units  that the request was typed in
      *
      * @throws Refusal `not_yours`, `id_used` when the id is a plan's of another kind, or of one that was removed

@@ -84,7 +84,8 @@ final class Doctor extends Command
         return match (true) {
             $made === false => "There is no anchor in $file: nobody could tell whether the ledger was written anew. "
                 .'Run bin/artisan competency:anchor.',
-            $now->getTimestamp() - $made > 26 * 3600 => 'The ledger\'s head was signed last at '.gmdate('Y-m-d H:i', $made).' UTC. It should be every night: see whether the scheduler runs, and whether the ledger holds.',
+            $now->getTimestamp() - $made > 26 * 3600 => 'The ledger\'s head was signed last at '.gmdate('Y-m-d H:i',
+                $made).' UTC. It should be every night: see whether the scheduler runs, and whether the ledger holds.',
             default => null,
         };
     }
@@ -178,7 +179,8 @@ final class Doctor extends Command
     {
         /** @var \stdClass $row */
         $row = DB::selectOne(
-            'SELECT extract(epoch FROM clock_timestamp()) AS now, (SELECT extract(epoch FROM max(recorded_at)) FROM competency_ledger) AS last',
+            'SELECT extract(epoch FROM clock_timestamp()) AS now, (SELECT extract(epoch FROM max(recorded_at)) FROM '
+                .'competency_ledger) AS last',
         );
         $ahead = (float) ($row->last ?? 0) - $now->getTimestamp();
 

@@ -33,7 +33,8 @@ final class Bar extends Model
      */
     public static function inStock(string $material, float $diameterMm): array
     {
-        return array_values(self::query()->where('material', $material)->whereBetween('diameter_mm', [$diameterMm - 0.05, $diameterMm + 0.05])->orderBy('length_mm')->get()
+        return array_values(self::query()->where('material', $material)->whereBetween('diameter_mm', [$diameterMm - 0.05,
+            $diameterMm + 0.05])->orderBy('length_mm')->get()
             ->map(static fn (self $bar): array => ['length_mm' => $bar->length_mm, 'count' => $bar->count])->all());
     }
 }

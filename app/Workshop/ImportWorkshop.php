@@ -85,7 +85,8 @@ final class ImportWorkshop
             }
         }
         if (isset($file['policy'])) {
-            $file['policy'] === [] || self::canonical((array) $now['policy']) === self::canonical($file['policy']) ? $same++ : $changed[] = 'policy';
+            $file['policy'] === [] || self::canonical((array) $now['policy']) === self::canonical($file['policy']) ? $same++
+                : $changed[] = 'policy';
         }
 
         return ['added' => $added, 'changed' => $changed, 'same' => $same];

@@ -13,7 +13,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $material
  * @property string $stock
  * @property float $thickness_mm
- * @property list<array{id: string, x_mm: float, y_mm: float, diameter_mm: float, lower_mm: float, upper_mm: float, position_tolerance_mm: float}> $holes
+ * @property list<array{id: string, x_mm: float, y_mm: float, diameter_mm: float, lower_mm: float, upper_mm: float,
+ *     position_tolerance_mm: float}> $holes
  */
 final class Part extends Model
 {
@@ -27,7 +28,8 @@ final class Part extends Model
     }
 
     /**
-     * @return array{id: string, x_mm: float, y_mm: float, diameter_mm: float, lower_mm: float, upper_mm: float, position_tolerance_mm: float}
+     * @return array{id: string, x_mm: float, y_mm: float, diameter_mm: float, lower_mm: float, upper_mm: float,
+     *     position_tolerance_mm: float}
      *
      * @throws \OutOfBoundsException when the part has no such hole
      */

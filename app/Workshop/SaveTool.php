@@ -14,7 +14,8 @@ use MillStep\Core\Planning\Thread\ThreadTable;
 final class SaveTool
 {
     /**
-     * @param  array{kind: string, size: string, edge?: string|null, type?: string|null, method?: string|null, gauge?: string|null, taper?: int|null, flute_length?: string|null, condition?: string|null}  $given
+     * @param  array{kind: string, size: string, edge?: string|null, type?: string|null, method?: string|null, gauge?: string|null,
+     *     taper?: int|null, flute_length?: string|null, condition?: string|null}  $given
      * @param  'mm'|'in'  $units
      *
      * @throws InvalidInput naming `size` or `type`
@@ -30,7 +31,8 @@ final class SaveTool
     }
 
     /**
-     * @param  array{kind: string, size: string, edge?: string|null, type?: string|null, method?: string|null, gauge?: string|null, taper?: int|null, flute_length?: string|null}  $given
+     * @param  array{kind: string, size: string, edge?: string|null, type?: string|null, method?: string|null, gauge?: string|null,
+     *     taper?: int|null, flute_length?: string|null}  $given
      * @param  'mm'|'in'  $units
      * @return array{kind: string, designation: string, edge: string, diameter_mm: float|null, details: array<string, mixed>}
      */

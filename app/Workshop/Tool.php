@@ -18,7 +18,8 @@ use Illuminate\Database\Eloquent\SoftDeletes;
  * @property string|null $diameter_mm decimal
  * @property 'normal'|'zero_rake' $edge
  * @property 'good'|'dull'|'worn_out'|'lost' $condition
- * @property array{thread?: string, type?: string, method?: string, taper?: int, flute_length_mm?: float, diameters_mm?: list<float>, gauge?: string} $details
+ * @property array{thread?: string, type?: string, method?: string, taper?: int, flute_length_mm?: float, diameters_mm?: list<float>,
+ *     gauge?: string} $details
  * @property Crib $crib
  */
 final class Tool extends Model

@@ -62,7 +62,12 @@ it('names only rows and columns that the tables have', function (): void {
     }
 });
 
-it('says what is known against a figure, and nothing where nothing is', function (string $file, string $row, string $column, ?string $words): void {
+it('says what is known against a figure, and nothing where nothing is', function (
+    string $file,
+    string $row,
+    string $column,
+    ?string $words,
+): void {
     $found = MillStep\Core\Reference\Uncertainty::of($file, $row, $column);
     expect($words === null ? $found : str_contains((string) $found, $words))->toBe($words === null ? null : true);
 })->with([

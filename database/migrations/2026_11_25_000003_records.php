@@ -49,7 +49,8 @@ return new class extends Migration
             CREATE OR REPLACE FUNCTION records_audit_row() RETURNS trigger LANGUAGE plpgsql SECURITY DEFINER SET search_path = public AS $$
             DECLARE
                 secret text[] := ARRAY['password', 'pin_hash', 'code_hash'];
-                passing text[] := ARRAY['created_at', 'updated_at', 'last_seen_at', 'slowed_until', 'pin_failures', 'pin_locked_until', 'units',
+                passing text[] := ARRAY['created_at', 'updated_at', 'last_seen_at', 'slowed_until', 'pin_failures', 'pin_locked_until',
+                    'units',
                     'remember_token', 'pairing_id'];
                 was jsonb := CASE WHEN TG_OP = 'INSERT' THEN '{}'::jsonb ELSE to_jsonb(OLD) - passing END;
                 is_now jsonb := CASE WHEN TG_OP = 'DELETE' THEN '{}'::jsonb ELSE to_jsonb(NEW) - passing END;
@@ -72,7 +73,8 @@ return new class extends Migration
                 END LOOP;
                 IF new_part <> '{}'::jsonb THEN
                     INSERT INTO records_audit (actor_id, source, "row", change, "before", "after")
-                    VALUES (nullif(current_setting('millstep.actor', true), '')::bigint, TG_TABLE_NAME, named, lower(TG_OP), old_part, new_part);
+                    VALUES (nullif(current_setting('millstep.actor', true), '')::bigint, TG_TABLE_NAME, named, lower(TG_OP), old_part,
+                        new_part);
                 END IF;
                 RETURN NULL;
             END $$;
@@ -89,7 +91,8 @@ return new class extends Migration
             SQL);
         foreach (self::WATCHED as $table => $name) {
             DB::unprepared(
-                "CREATE TRIGGER {$table}_audited AFTER INSERT OR UPDATE OR DELETE ON $table FOR EACH ROW EXECUTE FUNCTION records_audit_row('$name')",
+                "CREATE TRIGGER {$table}_audited AFTER INSERT OR UPDATE OR DELETE ON $table FOR EACH ROW EXECUTE FUNCTION "
+                    ."records_audit_row('$name')",
             );
         }
     }

@@ -55,7 +55,8 @@ return new class extends Migration
 
         -- Everything that a decision at one machine goes by (App\Gate\Moment). VOLATILE and step by step: each step is a
         -- lookup with a plan of its own. Asked with the locks held, so nothing that matters changes between the steps.
-        CREATE OR REPLACE FUNCTION gate_moment(at_machine bigint, at_instant timestamptz, badge text, companion text, read_id uuid, by_device bigint)
+        CREATE OR REPLACE FUNCTION gate_moment(at_machine bigint, at_instant timestamptz, badge text, companion text, read_id uuid,
+            by_device bigint)
             RETURNS json LANGUAGE plpgsql VOLATILE AS $$
         DECLARE
             machine json; device json; takes json; permits json; statements json; accepted json; policy json;

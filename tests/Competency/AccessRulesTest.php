@@ -37,7 +37,8 @@ it('takes no person\'s session for a device, and no unknown token', function ():
 it('shows a learner their own record and nobody else\'s', function (): void {
     [$me, $other] = [$this->person(), $this->person()];
     $this->actingAs($me)->getJson("/api/competency/learners/{$me->id}")->assertOk();
-    foreach (["/api/competency/learners/{$other->id}", "/api/practice/learners/{$other->id}/entries", "/api/competency/learners/{$other->id}/permits/drill-through-10/sign-off", '/api/competency/today'] as $path) {
+    foreach (["/api/competency/learners/{$other->id}", "/api/practice/learners/{$other->id}/entries",
+        "/api/competency/learners/{$other->id}/permits/drill-through-10/sign-off", '/api/competency/today'] as $path) {
         $this->getJson($path)->assertForbidden();
     }
 });

@@ -19,7 +19,8 @@ final class Requests
     private readonly Nasty $nasty;
 
     /**
-     * @param  array{paths: array<string, array<string, array<string, mixed>>>, components: array{schemas: array<string, mixed>}}  $description
+     * @param  array{paths: array<string, array<string, array<string, mixed>>>, components: array{schemas: array<string,
+     *     mixed>}}  $description
      */
     public function __construct(private readonly array $description, private readonly Randomizer $random, private readonly Pool $pool)
     {

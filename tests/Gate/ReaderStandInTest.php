@@ -42,7 +42,10 @@ it('is never on by', function (int $status, mixed $heard, array $asked) use ($no
     'a question under nothing' => [200, $answer, []],
 ]);
 
-it('goes off by an answer that it believes and that does not say on, and by one that it does not believe', function (int $status, array $heard) use ($now, $answer): void {
+it('goes off by an answer that it believes and that does not say on, and by one that it does not believe', function (
+    int $status,
+    array $heard,
+) use ($now, $answer): void {
     $relay = new Interlock;
     $relay->hear(200, $answer, ['id' => 'r-1'], $now);
     $relay->hear($status, [...$answer, ...$heard], ['id' => 'r-1'], $now + 1);
@@ -82,8 +85,11 @@ function reader_against(string $server, float $seconds = 6): array
 }
 
 it('turns on by a proper answer, over the wire', function (): void {
-    [$said] = reader_against('$body = json_decode(file_get_contents("php://input"), true); header("Content-Type: application/json"); http_response_code(201);
-        echo json_encode(["id" => $body["id"], "event" => "decision", "decision" => "alone", "reasons" => [], "interlock" => $body["intent"] === "start" && $body["request"]["material"] === "mild_steel" ? "on" : "off", "answered_at" => gmdate("Y-m-d\\\\TH:i:s\\\\Z")]);');
+    [$said] = reader_against('$body = json_decode(file_get_contents("php://input"), true); header("Content-Type: application/json"); '
+        .'http_response_code(201);
+        echo json_encode(["id" => $body["id"], "event" => "decision", "decision" => "alone", "reasons" => [],
+            "interlock" => $body["intent"] === "start" && $body["request"]["material"] === "mild_steel" ? "on" : "off",
+                "answered_at" => gmdate("Y-m-d\\\\TH:i:s\\\\Z")]);');
     expect($said)->toContain('Alone')->toContain('interlock ON');
 });
 
@@ -92,10 +98,12 @@ it('stays off, over the wire, before', function (string $server): void {
     expect($said)->toContain('interlock off')->not->toContain('ON');
 })->with([
     'a made-up 500 with another id and an old date' => [
-        'http_response_code(500); echo json_encode(["id" => "x", "event" => "decision", "decision" => "alone", "interlock" => "on", "reasons" => [], "answered_at" => "2020-01-01T00:00:00Z"]);',
+        'http_response_code(500); echo json_encode(["id" => "x", "event" => "decision", "decision" => "alone", "interlock" => "on", '
+            .'"reasons" => [], "answered_at" => "2020-01-01T00:00:00Z"]);',
     ],
     'a 200 with another id' => [
-        'echo json_encode(["id" => "x", "event" => "decision", "decision" => "alone", "interlock" => "on", "reasons" => [], "answered_at" => gmdate("c")]);',
+        'echo json_encode(["id" => "x", "event" => "decision", "decision" => "alone", "interlock" => "on", "reasons" => [], '
+            .'"answered_at" => gmdate("c")]);',
     ],
     'nothing' => [''],
     'a page' => ['echo "<html>on</html>";'],

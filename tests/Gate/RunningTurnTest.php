@@ -71,7 +71,10 @@ it('takes the power of a running turn away at once', function (Closure $restrict
     ],
 ]);
 
-it('takes it away at the next poll where nothing happened but time, or a change that raised no event', function (Closure $change, string $reason): void {
+it('takes it away at the next poll where nothing happened but time, or a change that raised no event', function (
+    Closure $change,
+    string $reason,
+): void {
     $read = fake_uuid();
     hold_badge($this, 'LEARNER', ['id' => $read])->assertJson(['interlock' => 'on']);
     $change($this);

@@ -12,7 +12,13 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
-it('says no in one shape, with a code, and names no class, file or query', function (string $method, string $path, array $body, int $status, string $code): void {
+it('says no in one shape, with a code, and names no class, file or query', function (
+    string $method,
+    string $path,
+    array $body,
+    int $status,
+    string $code,
+): void {
     $this->actingAs($this->instructor());
     $answer = $this->json($method, $path, $body)->assertStatus($status)->assertJsonPath('code', $code);
     expect($answer->json('message'))->toBeString()->not->toBe('')

@@ -94,7 +94,9 @@ it('lets an auditor read records and changes, and change nothing', function (): 
     $learner = $this->person();
     $this->actingAs($auditor)->getJson("/api/competency/learners/{$learner->id}")->assertOk();
     $this->getJson('/api/records/changes')->assertOk();
-    foreach (["/api/competency/learners/{$learner->id}/permits/drill-through-10/holds", "/api/competency/learners/{$learner->id}/permits/drill-through-10/sign-off", '/api/practice/entries', '/api/gate/machines/bench-drill/devices'] as $path) {
+    foreach (["/api/competency/learners/{$learner->id}/permits/drill-through-10/holds",
+        "/api/competency/learners/{$learner->id}/permits/drill-through-10/sign-off", '/api/practice/entries',
+        '/api/gate/machines/bench-drill/devices'] as $path) {
         $this->postJson($path, ['id' => fake_uuid()])->assertForbidden();
     }
 });

@@ -195,7 +195,8 @@ it('lets one broken plan spoil nobody\'s preview, list or page', function (): vo
     $lead = $this->person(App\People\Role::Lead);
     $good = fake_uuid();
     keep($this->actingAs($lead), $good)->assertSuccessful();
-    foreach ([['lathe', '{"units":"mm"}'], ['hole', '{"units":"mm","rows":[[]],"material":{"a":1},"thickness":[1]}'], ['hole', '{"units":[],"hole":7}']] as [$kind, $request]) {
+    foreach ([['lathe', '{"units":"mm"}'], ['hole', '{"units":"mm","rows":[[]],"material":{"a":1},"thickness":[1]}'], ['hole',
+        '{"units":[],"hole":7}']] as [$kind, $request]) {
         DB::table('planning_plans')->insert([
             'id' => fake_uuid(), 'name' => 'Broken', 'kind' => $kind, 'request' => $request, 'answer' => '{}',
             'owner_id' => $lead->id, 'created_at' => now(), 'updated_at' => now(),

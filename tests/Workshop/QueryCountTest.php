@@ -66,10 +66,11 @@ it('asks the database no more often for a large shop than for a small one', func
     }],
     'plans' => ['/api/planning/plans', function (): void {
         foreach (range(1, 15) as $n) {
-            $this->putJson('/api/planning/plans/'.fake_uuid(), ['name' => "Extra $n", 'kind' => 'hole', 'part' => 'foot-plate', 'request' => [
-                'machine' => 'bench-drill', 'material' => 'mild_steel', 'thickness' => '8', 'purpose' => 'plain',
-                'size' => (string) ($n / 2 + 2), 'through' => true,
-            ]])->assertCreated();
+            $this->putJson('/api/planning/plans/'.fake_uuid(), ['name' => "Extra $n", 'kind' => 'hole', 'part' => 'foot-plate',
+                'request' => [
+                    'machine' => 'bench-drill', 'material' => 'mild_steel', 'thickness' => '8', 'purpose' => 'plain',
+                    'size' => (string) ($n / 2 + 2), 'through' => true,
+                ]])->assertCreated();
         }
     }],
     'materials' => ['/api/workshop/materials', fn (): null => null],

@@ -31,7 +31,8 @@ final class PasswordResetController
             'email' => ['required', 'string', 'email', 'max:255'],
             'password' => ['required', 'string', 'confirmed', new GoodPassword([$request->string('email')->value()])],
         ]);
-        $status = Password::reset([...$given, 'password_confirmation' => $given['password']], static function (User $user, string $password): void {
+        $status = Password::reset([...$given, 'password_confirmation' => $given['password']], static function (User $user,
+            string $password): void {
             $fault = (new GoodPassword([$user->name, $user->email]))->fault($password);
             if ($fault !== null) {
                 throw ValidationException::withMessages(['password' => $fault]);

@@ -90,7 +90,8 @@ final class DxfFile
         // R12 knows plain letters only; %%c is its sign for a diameter.
         $words = str_replace(['⌀ ', '⌀', '×', '°'], ['%%c', '%%c', 'x', '%%d'], DrawingFile::words($text, $units));
 
-        return ['0', 'TEXT', '8', 'TEXT', '10', self::n($text->x), '20', self::n($text->y), '40', self::n($height), '1', $words, '50', $text->upright ? '90' : '0',
+        return ['0', 'TEXT', '8', 'TEXT', '10', self::n($text->x), '20', self::n($text->y), '40', self::n($height), '1', $words, '50',
+            $text->upright ? '90' : '0',
             '72', ['start' => '0', 'middle' => '1', 'end' => '2'][$text->anchor], '11', self::n($text->x), '21', self::n($text->y)];
     }
 

@@ -36,13 +36,15 @@ final class SvgFile
         }, $drawing->shapes);
 
         return sprintf(
-            '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<svg xmlns="http://www.w3.org/2000/svg" width="%1$smm" height="%2$smm" viewBox="%3$s %4$s %1$s %2$s" fill="none" stroke="#000">'."\n",
+            '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<svg xmlns="http://www.w3.org/2000/svg" width="%1$smm" height="%2$smm" '
+                .'viewBox="%3$s %4$s %1$s %2$s" fill="none" stroke="#000">'."\n",
             self::n($width),
             self::n($height),
             self::n($drawing->minX),
             self::n(-$drawing->maxY),
         )
-            .'<defs><pattern id="hatch" width="2" height="2" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" y1="0" x2="0" y2="2" stroke="#000" stroke-width="0.18"/></pattern></defs>'."\n"
+            .'<defs><pattern id="hatch" width="2" height="2" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"><line x1="0" '
+                .'y1="0" x2="0" y2="2" stroke="#000" stroke-width="0.18"/></pattern></defs>'."\n"
             .implode("\n", $shapes)."\n</svg>\n";
     }
 

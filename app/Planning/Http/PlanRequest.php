@@ -27,7 +27,10 @@ final class PlanRequest extends FormRequest
         ];
     }
 
-    /** @return array{name: string, kind: PlanKind, request: array<string, mixed>, part_id: int|null, lessons: list<string>, sheets: list<string>} */
+    /**
+     * @return array{name: string, kind: PlanKind, request: array<string, mixed>, part_id: int|null, lessons: list<string>,
+     *     sheets: list<string>}
+     */
     public function given(): array
     {
         $kind = PlanKind::from($this->string('kind')->value());

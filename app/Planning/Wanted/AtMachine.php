@@ -45,12 +45,14 @@ final readonly class AtMachine
         $tools = ToolsAtHand::of($chosen);
         if ($machine->speeds() === null) {
             throw ValidationException::withMessages([
-                'machine' => "{$machine->name} has no spindle speeds on record, so nothing can be planned for it. Add them in the workshop, or choose another machine.",
+                'machine' => "{$machine->name} has no spindle speeds on record, so nothing can be planned for it. Add them in the "
+                    .'workshop, or choose another machine.',
             ]);
         }
         if (! $tools->hasDrills()) {
             throw ValidationException::withMessages([
-                'cribs' => 'There is no drill that is fit to use in what was chosen. Choose a crib with drills, or look after their condition in the workshop.',
+                'cribs' => 'There is no drill that is fit to use in what was chosen. Choose a crib with drills, or look after their '
+                    .'condition in the workshop.',
             ]);
         }
 

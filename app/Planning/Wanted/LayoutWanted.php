@@ -152,7 +152,8 @@ final readonly class LayoutWanted implements Wanted
     private function points(): array
     {
         $points = [];
-        foreach (array_filter(array_map(trim(...), explode("\n", $this->typed->text('points'))), static fn (string $line): bool => $line !== '') as $number => $line) {
+        foreach (array_filter(array_map(trim(...), explode("\n", $this->typed->text('points'))),
+            static fn (string $line): bool => $line !== '') as $number => $line) {
             $parts = preg_split('/\s*[;\t]\s*|\s*,\s+|\s+(?=[-\d.])/', $line) ?: [];
             if (count($parts) !== 2) {
                 throw ValidationException::withMessages([

@@ -66,7 +66,10 @@ final class CribController
 
     public function addTool(Request $request, Crib $crib, SaveTool $save, #[CurrentUser] User $user): CribResource
     {
-        /** @var array{kind: string, size: string, edge?: string|null, type?: string|null, method?: string|null, gauge?: string|null, taper?: int|null, flute_length?: string|null} $given */
+        /**
+         * @var array{kind: string, size: string, edge?: string|null, type?: string|null, method?: string|null, gauge?: string|null,
+         *     taper?: int|null, flute_length?: string|null} $given
+         */
         $given = $request->validate([
             'kind' => ['required', Rule::in(Tool::KINDS)], 'size' => ['required', 'string', 'max:40'],
             'edge' => ['nullable', 'in:normal,zero_rake'], 'type' => ['nullable', 'string', 'max:20'],

@@ -33,7 +33,8 @@ final class FileController
                 'faults' => [
                     [
                         'where' => '/',
-                        'what' => 'This is no JSON document'.(json_last_error() === JSON_ERROR_NONE ? '' : ': '.json_last_error_msg()).'. Choose a file that was written out here, or one after the published schema.',
+                        'what' => 'This is no JSON document'.(json_last_error() === JSON_ERROR_NONE ? ''
+                            : ': '.json_last_error_msg()).'. Choose a file that was written out here, or one after the published schema.',
                     ],
                 ],
                 'added' => [],

@@ -36,7 +36,8 @@ final class MaterialController
     {
         $all = MaterialRow::everything();
         $names = array_map(static fn (Material $material): string => Str::lower($material->name), $all);
-        $request->validate(['name' => ['bail', 'required', 'string', static function (string $field, string $name, Closure $refuse) use ($names): void {
+        $request->validate(['name' => ['bail', 'required', 'string', static function (string $field, string $name,
+            Closure $refuse) use ($names): void {
             if (in_array(Str::lower(trim($name)), $names, true)) {
                 $refuse("There is a material called \"$name\". Give this one another name, or write that one's own row.");
             }

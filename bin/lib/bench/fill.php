@@ -26,7 +26,8 @@ require __DIR__.'/../../../vendor/autoload.php';
 $learners = (int) (getenv('LEARNERS') ?: 2000);
 $lines = (int) (getenv('LINES') ?: 500);
 $settings = Policy::settingsInForce();
-Policy::query()->create(['settings' => [...$settings, 'hours' => [['days' => [1, 2, 3, 4, 5, 6, 7], 'from' => '00:00', 'to' => '24:00']], 'companion_required' => false],
+Policy::query()->create(['settings' => [...$settings, 'hours' => [['days' => [1, 2, 3, 4, 5, 6, 7], 'from' => '00:00', 'to' => '24:00']],
+    'companion_required' => false],
     'note' => 'Bench', 'in_force_from' => CarbonImmutable::now()]);
 $permit = Permit::query()->with('statements')->firstOrFail();
 $by = User::query()->where('role', Role::Instructor)->firstOrFail();
@@ -111,7 +112,8 @@ for ($n = 0; $n < $lines; $n++) {
 }
 echo "  $written lines written\n";
 // As the database itself does once a table has grown.
-(new PDO('pgsql:host=127.0.0.1;port='.config('database.connections.pgsql.port').';dbname=millstep', 'millstep_admin', (string) getenv('PG_ADMIN_PASSWORD')))->exec('ANALYZE');
+(new PDO('pgsql:host=127.0.0.1;port='.config('database.connections.pgsql.port').';dbname=millstep', 'millstep_admin',
+    (string) getenv('PG_ADMIN_PASSWORD')))->exec('ANALYZE');
 $folds = app(Folds::class);
 foreach ($ids as $id) {
     $folds->keep($id, CarbonImmutable::now());

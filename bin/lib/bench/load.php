@@ -64,7 +64,8 @@ $times = ['bare' => [], 'up' => [], 'me' => [], 'start' => [], 'finish' => [], '
 $said = [];
 for ($i = 0; $i < 330; $i++) {
     $machine = $i % 40;
-    foreach (['bare' => call("$url/api/gate/screen", null, null), 'up' => call("$url/up", null, null), 'me' => call("$url/api/people/me", null, null), 'screen' => call("$url/api/gate/screen", $shop['tokens'][$machine], null),
+    foreach (['bare' => call("$url/api/gate/screen", null, null), 'up' => call("$url/up", null, null), 'me' => call("$url/api/people/me",
+        null, null), 'screen' => call("$url/api/gate/screen", $shop['tokens'][$machine], null),
         'start' => null, 'finish' => null] as $what => $call) {
         $call ??= call("$url/api/gate/reads", $shop['tokens'][$machine], $next($machine));
         $begun = hrtime(true);

@@ -26,12 +26,14 @@ foreach ($lines($answeredFile) as $one) {
     $count[$one['kind']]++;
     $there = DB::table($one['kind'] === 'line' ? 'competency_ledger' : 'gate_reads')->where('id', $one['id'])->count();
     $there === 1 || $faults[] = "{$one['kind']} {$one['id']} was answered with {$one['status']} and is there $there times";
-    if ($one['kind'] === 'line' && ($one['answer']['hash'] ?? null) !== DB::table('competency_ledger')->where('id', $one['id'])->value('hash')) {
+    if ($one['kind'] === 'line' && ($one['answer']['hash'] ?? null) !== DB::table('competency_ledger')->where('id',
+        $one['id'])->value('hash')) {
         $faults[] = "line {$one['id']} has another hash than was answered";
     }
 }
 // A turn and its minutes are written together, or not at all.
-$half = DB::select("SELECT s.id FROM gate_sessions s WHERE s.ended_at IS NOT NULL AND EXISTS (SELECT FROM competency_machine_permit p WHERE p.machine_id = s.machine_id)
+$half = DB::select('SELECT s.id FROM gate_sessions s WHERE s.ended_at IS NOT NULL AND EXISTS (SELECT FROM competency_machine_permit p '
+    ."WHERE p.machine_id = s.machine_id)
     AND s.started_at > now() - interval '1 day' AND (SELECT count(*) FROM competency_ledger l WHERE l.type = 'machine_time' AND l.data ->> 'session' = s.id::text)
     <> (SELECT count(*) FROM competency_machine_permit p WHERE p.machine_id = s.machine_id)");
 foreach ($half as $turn) {
@@ -56,7 +58,8 @@ foreach ($lines($seenFile) as $one) {
     }
 }
 printf(
-    "%d ledger lines and %d reads were answered and are there once, %d refusals; the relay asked %d times, was on %d times, and was without an answer %d times\n",
+    '%d ledger lines and %d reads were answered and are there once, %d refusals; the relay asked %d times, was on %d times, and was '
+        ."without an answer %d times\n",
     $count['line'], $count['read'], $count['refused'], $seen, $on, $silent,
 );
 foreach ($faults as $fault) {

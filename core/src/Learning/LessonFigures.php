@@ -28,10 +28,11 @@ final class LessonFigures
             ]),
         ];
         if ($hole->pilot !== null) {
-            $figures[] = Figure::drill('pilot.drill', self::name($hole->pilot), $hole->pilot->diameter ?? Length::zero(), 'pilot.'.$hole->policy->pilotSchool->value, 'd ≥ w · D', [
-                'w' => $hole->policy->webRatio,
-                'D_mm' => $hole->diameter()->inMm(),
-            ]);
+            $figures[] = Figure::drill('pilot.drill', self::name($hole->pilot), $hole->pilot->diameter ?? Length::zero(),
+                'pilot.'.$hole->policy->pilotSchool->value, 'd ≥ w · D', [
+                    'w' => $hole->policy->webRatio,
+                    'D_mm' => $hole->diameter()->inMm(),
+                ]);
             $figures = [...$figures, ...self::pass('pilot', $hole->pilot, $hole)];
         }
         if ($touch !== null) {
@@ -50,10 +51,11 @@ final class LessonFigures
         $diameter = $step->diameter?->inMm() ?? 0.0;
         $speed = $step->figure('rpm');
 
-        return [...($speed === null ? [] : [$speed->as("$name.speed")]), Figure::length("$name.point", self::pointLength($step), 'point', 'point = (d / 2) / tan(angle / 2)', [
-            'd_mm' => $diameter,
-            'angle_deg' => $hole->material->pointAngleDeg,
-        ])];
+        return [...($speed === null ? [] : [$speed->as("$name.speed")]), Figure::length("$name.point", self::pointLength($step), 'point',
+            'point = (d / 2) / tan(angle / 2)', [
+                'd_mm' => $diameter,
+                'angle_deg' => $hole->material->pointAngleDeg,
+            ])];
     }
 
     private static function pointLength(PlanStep $step): Length

@@ -49,18 +49,19 @@ final class FitTable
     {
         if (self::$bands === null) {
             $bands = [];
-            Table::shipped('iso286_limits.csv', ['band_min_mm', 'band_max_mm', 'class', 'upper_um', 'lower_um'])->map(static function (Row $row) use (&$bands): void {
-                $band = [
-                    'over' => $row->number('band_min_mm'),
-                    'to' => $row->positive('band_max_mm'),
-                    'upper' => $row->number('upper_um'),
-                    'lower' => $row->number('lower_um'),
-                ];
-                if ($band['to'] <= $band['over'] || $band['upper'] <= $band['lower']) {
-                    throw $row->fault('upper_um', 'the band or its limits are upside down');
-                }
-                $bands[$row->text('class')][] = $band;
-            });
+            Table::shipped('iso286_limits.csv', ['band_min_mm', 'band_max_mm', 'class', 'upper_um',
+                'lower_um'])->map(static function (Row $row) use (&$bands): void {
+                    $band = [
+                        'over' => $row->number('band_min_mm'),
+                        'to' => $row->positive('band_max_mm'),
+                        'upper' => $row->number('upper_um'),
+                        'lower' => $row->number('lower_um'),
+                    ];
+                    if ($band['to'] <= $band['over'] || $band['upper'] <= $band['lower']) {
+                        throw $row->fault('upper_um', 'the band or its limits are upside down');
+                    }
+                    $bands[$row->text('class')][] = $band;
+                });
             self::$bands = $bands;
         }
 

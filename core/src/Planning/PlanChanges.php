@@ -12,7 +12,8 @@ use MillStep\Core\Result;
  * with one that is made now.
  *
  * @phpstan-type Change array{field: string, before: mixed, after: mixed}
- * @phpstan-type Line array{kind: string, state: 'same'|'changed'|'added'|'removed', before: string|null, after: string|null, changes: list<Change>}
+ * @phpstan-type Line array{kind: string, state: 'same'|'changed'|'added'|'removed', before: string|null, after: string|null,
+ *     changes: list<Change>}
  */
 final readonly class PlanChanges extends Result
 {

@@ -158,7 +158,9 @@ final class PlanDraft
     public function reach(Length $total): void
     {
         if ($this->machine->travel?->isLessThan($total) === true) {
-            $this->missing(sprintf($this->machine->isLathe() ? 'The tailstock spindle of %s travels %.4g mm; %.1f mm are needed. Drill half way, move the tailstock up, clamp it and go on, or use another machine.' : 'The quill of %s travels %.4g mm; %.1f mm are needed. Raise the table half way through, or use another machine.',
+            $this->missing(sprintf($this->machine->isLathe() ? 'The tailstock spindle of %s travels %.4g mm; %.1f mm are needed. Drill '
+                .'half way, move the tailstock up, clamp it and go on, or use another machine.' : 'The quill of %s travels %.4g mm; '
+                    .'%.1f mm are needed. Raise the table half way through, or use another machine.',
                 $this->machine->name, $this->machine->travel->inMm(), $total->inMm()));
         }
     }

@@ -46,7 +46,8 @@ final readonly class PlanQuestions
         foreach ($this->plan->operations as $index => $step) {
             $values = $step->toArray();
             foreach (self::ASKED as $field => $unit) {
-                if (isset($values[$field]) && $step->figure($field) !== null && ! ($field === 'diameter_mm' && in_array($step->kind, self::WITHOUT_DIAMETER, true))) {
+                if (isset($values[$field]) && $step->figure($field) !== null && ! ($field === 'diameter_mm' && in_array($step->kind,
+                    self::WITHOUT_DIAMETER, true))) {
                     $questions[] = [
                         'key' => "$index.$field",
                         'operation' => $index,

@@ -33,12 +33,13 @@ final class Uncertainty
     /** @return list<array{file: string, rows: list<string>, columns: list<string>, words: string}> */
     public static function marks(): array
     {
-        return self::$marks ??= Table::shipped('uncertain_rows.csv', ['file', 'rows', 'columns', 'how_unsure'])->map(static fn (Row $row): array => [
-            'file' => $row->text('file'),
-            'rows' => explode('|', $row->text('rows')),
-            'columns' => explode('|', $row->text('columns')),
-            'words' => $row->text('how_unsure'),
-        ]);
+        return self::$marks ??= Table::shipped('uncertain_rows.csv', ['file', 'rows', 'columns',
+            'how_unsure'])->map(static fn (Row $row): array => [
+                'file' => $row->text('file'),
+                'rows' => explode('|', $row->text('rows')),
+                'columns' => explode('|', $row->text('columns')),
+                'words' => $row->text('how_unsure'),
+            ]);
     }
 
     /** @param  list<string>  $patterns */

@@ -22,13 +22,16 @@ final class HoldingRules
         if ($holding->byHand()) {
             return null;
         }
-        $torque = (new DrillingTorque($setup->length('diameter_mm'), FeedTable::feed($setup->material()->group, $setup->length('diameter_mm')), $setup->material()->cuttingForceNMm2))->compute();
-        $check = (new HoldingCheck(max($torque->torqueNm, 1e-6), $setup->policy('grab_factor'), $holding->method, $setup->number('resisting_force_n'), $setup->length('lever_mm')))->compute();
+        $torque = (new DrillingTorque($setup->length('diameter_mm'), FeedTable::feed($setup->material()->group,
+            $setup->length('diameter_mm')), $setup->material()->cuttingForceNMm2))->compute();
+        $check = (new HoldingCheck(max($torque->torqueNm, 1e-6), $setup->policy('grab_factor'), $holding->method,
+            $setup->number('resisting_force_n'), $setup->length('lever_mm')))->compute();
         if ($holding->resistsTurning && $check->verdict === HoldingVerdict::Holds) {
             return null;
         }
 
-        return Finding::stop('holding_lets_turn', sprintf('The drill may twist with %.1f N·m when it grabs; this holding resists %s.', $check->demandNm,
+        return Finding::stop('holding_lets_turn', sprintf('The drill may twist with %.1f N·m when it grabs; this holding resists %s.',
+            $check->demandNm,
             $holding->resistsTurning ? sprintf(
                 '%.1f N·m, %.1f times that; 1.5 times is asked for',
                 $check->capacityNm,

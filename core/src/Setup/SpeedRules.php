@@ -9,7 +9,8 @@ final class SpeedRules
 {
     public static function tooFast(SetupFacts $setup): ?Finding
     {
-        $target = 1000 * $setup->material()->cuttingSpeedMMin * ($setup->has('operation_factor') ? $setup->number('operation_factor') : 1.0) / (M_PI * max($setup->length('diameter_mm')->inMm(), 1e-6));
+        $target = 1000 * $setup->material()->cuttingSpeedMMin * ($setup->has('operation_factor') ? $setup->number('operation_factor')
+            : 1.0) / (M_PI * max($setup->length('diameter_mm')->inMm(), 1e-6));
         $ratio = $setup->number('rpm') / $target;
         $words = sprintf(
             '%d rpm is %.1f times the %d rpm that this drill wants in %s.',
@@ -49,7 +50,8 @@ final class SpeedRules
         };
 
         return $right ? null : Finding::stop('speed_change_wrong_state', $setup->text('speed_change') === 'running'
-            ? 'A variable-speed machine changes speed only while it runs.' : 'A step-pulley machine changes speed only while it is stopped and isolated.',
+            ? 'A variable-speed machine changes speed only while it runs.' : 'A step-pulley machine changes speed only while it is '
+                .'stopped and isolated.',
             'A2');
     }
 }

@@ -93,7 +93,8 @@ final class ToolRules
     public static function noPilot(SetupFacts $setup): ?Finding
     {
         // A step drill is its own pilot.
-        if (! $setup->drills() || $setup->text('tool') === 'step_drill' || $setup->policyText('pilot_school') === 'single' || $setup->material()->grabs || $setup->opensPilot()) {
+        if (! $setup->drills() || $setup->text('tool') === 'step_drill' || $setup->policyText('pilot_school') === 'single'
+            || $setup->material()->grabs || $setup->opensPilot()) {
             return null;
         }
         $limit = $setup->policy('pilot_threshold_mm');

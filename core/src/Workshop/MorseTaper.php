@@ -23,7 +23,8 @@ final class MorseTaper
     public static function usualFor(Length $diameter): ?int
     {
         foreach (self::drills() as $number => $band) {
-            if ($band['to'] !== null && $diameter->inMm() <= $band['to'] + Length::TOLERANCE_MM && $diameter->inMm() >= ($band['from'] ?? 0.0)) {
+            if ($band['to'] !== null && $diameter->inMm() <= $band['to'] + Length::TOLERANCE_MM
+                && $diameter->inMm() >= ($band['from'] ?? 0.0)) {
                 return $number;
             }
         }
@@ -40,15 +41,16 @@ final class MorseTaper
     {
         if (self::$drills === null) {
             $drills = [];
-            Table::shipped('morse_tapers.csv', ['number', 'large_end_mm', 'taper_mm_per_mm', 'tang_thickness_mm', 'drill_diameter_min_mm', 'drill_diameter_max_mm'])->map(static function (Row $row) use (&$drills): void {
-                foreach (['large_end_mm', 'taper_mm_per_mm', 'tang_thickness_mm'] as $column) {
-                    $row->positive($column);
-                }
-                $drills[(int) $row->number('number')] = [
-                    'from' => $row->numberOrNull('drill_diameter_min_mm'),
-                    'to' => $row->numberOrNull('drill_diameter_max_mm'),
-                ];
-            });
+            Table::shipped('morse_tapers.csv', ['number', 'large_end_mm', 'taper_mm_per_mm', 'tang_thickness_mm', 'drill_diameter_min_mm',
+                'drill_diameter_max_mm'])->map(static function (Row $row) use (&$drills): void {
+                    foreach (['large_end_mm', 'taper_mm_per_mm', 'tang_thickness_mm'] as $column) {
+                        $row->positive($column);
+                    }
+                    $drills[(int) $row->number('number')] = [
+                        'from' => $row->numberOrNull('drill_diameter_min_mm'),
+                        'to' => $row->numberOrNull('drill_diameter_max_mm'),
+                    ];
+                });
             self::$drills = $drills;
         }
 

@@ -12,7 +12,8 @@ use MillStep\Core\Planning\Ream\ReamSchool;
  * the shop has set none, and which figure of a plan it changes. ShopPolicy reads by it, screens and files are
  * made from it.
  *
- * @phpstan-type Setting array{group: string, kind: 'choice'|'length'|'rpm'|'ratio'|'count'|'minutes'|'flag'|'hours'|'zone', default: mixed, choices?: list<string>, least?: float, most?: float, optional?: bool, changes: string}
+ * @phpstan-type Setting array{group: string, kind: 'choice'|'length'|'rpm'|'ratio'|'count'|'minutes'|'flag'|'hours'|'zone',
+ *     default: mixed, choices?: list<string>, least?: float, most?: float, optional?: bool, changes: string}
  */
 final class PolicySettings
 {

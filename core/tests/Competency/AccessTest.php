@@ -79,7 +79,9 @@ it('is never more generous for having less', function (): void {
                     'presence' => ['supervisor' => $supervisor, 'companion' => true],
                 ];
                 $given = $rank[access($base)['decision']];
-                foreach ([['hours_open' => false], ['machine' => ['in_service' => false]], ['person_active' => false], ['policy' => ['companion_required' => true], 'presence' => ['supervisor' => $supervisor, 'companion' => false]]] as $less) {
+                foreach ([['hours_open' => false], ['machine' => ['in_service' => false]], ['person_active' => false],
+                    ['policy' => ['companion_required' => true], 'presence' => ['supervisor' => $supervisor,
+                        'companion' => false]]] as $less) {
                     expect($rank[access([...$base, ...$less])['decision']])->toBeLessThanOrEqual($given);
                 }
             }

@@ -35,7 +35,8 @@ function history(Random\Randomizer $random): array
         $true += $random->getInt(1, 200_000);
         $type = $kinds[$random->getInt(0, count($kinds) - 1)];
         $skew = $random->getInt(-86_400, 86_400);
-        $lines[] = ['id' => "l$left", 'type' => $type, 'at' => gmdate('Y-m-d\TH:i:s\Z', $true + $skew), 'lesson' => 'L', 'check' => 'C', 'passed' => true, 'minutes' => 10,
+        $lines[] = ['id' => "l$left", 'type' => $type, 'at' => gmdate('Y-m-d\TH:i:s\Z', $true + $skew), 'lesson' => 'L', 'check' => 'C',
+            'passed' => true, 'minutes' => 10,
             'assessment' => 'A', 'outcome' => 'passed', 'statement_version' => 1,
             'valid_until' => '2032-01-01T00:00:00Z', 'scope' => [], 'true' => $true];
         $held = match ($type) {

@@ -70,7 +70,8 @@ it('says everything that speaks against it', function (array $with, array $reaso
     'not authorised' => [['authorised' => false], ['not_authorised']],
     'under age' => [['guardian' => true], ['guardian_missing']],
     'gone' => [['active' => false], ['learner_inactive']],
-    'all at once' => [['stage' => 0, 'own' => true, 'authorised' => false, 'suspended' => true, 'prerequisites' => ['p'], 'acknowledged' => 1, 'guardian' => true, 'active' => false],
+    'all at once' => [['stage' => 0, 'own' => true, 'authorised' => false, 'suspended' => true, 'prerequisites' => ['p'],
+        'acknowledged' => 1, 'guardian' => true, 'active' => false],
         [
             'own_record', 'not_authorised', 'learner_inactive', 'not_ready', 'held', 'prerequisite_missing',
             'not_acknowledged', 'guardian_missing',

@@ -8,7 +8,8 @@ use MillStep\Core\Learning\QuestionBank;
 
 function bank(): QuestionBank
 {
-    $one = static fn (string $id, bool $critical): array => ['id' => $id, 'kind' => 'one', 'lesson' => 'C1', 'critical' => $critical, 'text' => "$id?", 'explanation' => 'because',
+    $one = static fn (string $id, bool $critical): array => ['id' => $id, 'kind' => 'one', 'lesson' => 'C1', 'critical' => $critical,
+        'text' => "$id?", 'explanation' => 'because',
         'options' => [['id' => 'a', 'text' => 'A', 'right' => true], ['id' => 'b', 'text' => 'B'], ['id' => 'c', 'text' => 'C']]];
 
     return QuestionBank::fromFields(Fields::of([
@@ -24,10 +25,11 @@ function bank(): QuestionBank
                 'explanation' => 'so',
                 'steps' => [['id' => 'x', 'text' => 'X'], ['id' => 'y', 'text' => 'Y'], ['id' => 'z', 'text' => 'Z']],
             ],
-            ['id' => 'w1', 'kind' => 'worked', 'lesson' => 'C3', 'text' => 'A {diameter_mm} mm drill?', 'explanation' => '{answer}', 'figure' => [
-                'operation' => 'drill_point', 'given' => ['point_angle_deg' => 90],
-                'draw' => ['diameter_mm' => [4, 6, 8, 10, 12, 14]], 'answer' => 'point_length_mm', 'unit' => 'mm',
-                'tolerance' => 0.1]],
+            ['id' => 'w1', 'kind' => 'worked', 'lesson' => 'C3', 'text' => 'A {diameter_mm} mm drill?', 'explanation' => '{answer}',
+                'figure' => [
+                    'operation' => 'drill_point', 'given' => ['point_angle_deg' => 90],
+                    'draw' => ['diameter_mm' => [4, 6, 8, 10, 12, 14]], 'answer' => 'point_length_mm', 'unit' => 'mm',
+                    'tolerance' => 0.1]],
         ],
     ]));
 }

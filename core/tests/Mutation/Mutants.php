@@ -67,7 +67,8 @@ final class Mutants
         ];
         $operations = (string) file_get_contents("$core/src/Operations.php");
         // However deep the room lies; one that was not read would be one that is not spoilt.
-        if (preg_match_all('/=> ([\w\\\\]+)\\\\(\w+)::class/', $operations, $found, PREG_SET_ORDER) !== substr_count($operations, '::class,')) {
+        if (preg_match_all('/=> ([\w\\\\]+)\\\\(\w+)::class/', $operations, $found, PREG_SET_ORDER) !== substr_count($operations,
+            '::class,')) {
             throw new \LogicException('An operation of Operations.php was not read.');
         }
         foreach ($found as [, $room, $class]) {
@@ -102,7 +103,8 @@ final class Mutants
             ) !== [];
             // The last argument of in_array and its like only keeps PHP from casting.
             $strict = $token->text === 'true' && preg_match('/in_array|array_keys|array_reverse/', $line) === 1;
-            if ($same || $strict || $thrown === $token->line || in_array($method, $aside, true) || preg_match('/const (MOST|GREATEST)|NOISE/', $line) === 1) {
+            if ($same || $strict || $thrown === $token->line || in_array($method, $aside,
+                true) || preg_match('/const (MOST|GREATEST)|NOISE/', $line) === 1) {
                 continue;
             }
             foreach (self::replacements($tokens, $index) as $text) {
@@ -146,7 +148,8 @@ final class Mutants
         if ($token->is(T_LNUMBER) || $token->is(T_DNUMBER)) {
             return self::number($token->text, $before);
         }
-        if ($token->is(T_STRING) && isset(self::CALLS[$token->text]) && ($after === '(' || in_array($token->text, ['true', 'false'], true))) {
+        if ($token->is(T_STRING) && isset(self::CALLS[$token->text]) && ($after === '(' || in_array($token->text, ['true', 'false'],
+            true))) {
             return $before === 'function' ? [] : [self::CALLS[$token->text]];
         }
         $unary = in_array($token->text, ['+', '-'], true)

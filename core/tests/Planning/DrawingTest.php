@@ -78,7 +78,8 @@ it('holds everything that it draws inside its bounds', function (array $drawing)
 it('says the very figures of the plan', function (): void {
     $plan = operations(hole(['purpose' => 'tapped', 'thread' => 'M8', 'through' => false, 'depth_mm' => 10], ['thickness_mm' => 30]));
     $said = said(section(['purpose' => 'tapped', 'thread' => 'M8', 'through' => false, 'depth_mm' => 10], 30));
-    foreach ([30, $plan['drill']['diameter_mm'], $plan['drill']['depth_mm'], $plan['drill']['total_depth_mm'], $plan['pilot']['diameter_mm'], 10] as $length) {
+    foreach ([30, $plan['drill']['diameter_mm'], $plan['drill']['depth_mm'], $plan['drill']['total_depth_mm'],
+        $plan['pilot']['diameter_mm'], 10] as $length) {
         expect($said)->toContain(round((float) $length, 4));
     }
 });

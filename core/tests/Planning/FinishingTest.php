@@ -149,7 +149,10 @@ it('deburrs and measures last, whatever came before', function (array $hole): vo
     [['purpose' => 'clearance', 'fastener' => 'M6']],
 ]);
 
-it('holds with the first usual way that holds, or as it is told, and says what would do instead', function (string $holding, bool $holds): void {
+it('holds with the first usual way that holds, or as it is told, and says what would do instead', function (
+    string $holding,
+    bool $holds,
+): void {
     $plan = hole(['purpose' => 'plain', 'diameter_mm' => 10], ['holding' => $holding]);
     expect($plan['holding']['method'])->toBe($holding);
     expect($plan['ready'])->toBe($holds);

@@ -58,7 +58,11 @@ it('says how many can be made at once where the batch stands out too far', funct
         ->toBeFalse();
 });
 
-it('taps through the stock as far as a tap cuts, and further than that piece by piece', function (array $with, ?int $times, float $depth): void {
+it('taps through the stock as far as a tap cuts, and further than that piece by piece', function (
+    array $with,
+    ?int $times,
+    float $depth,
+): void {
     $plan = batch([
         'material' => 'aluminium_6000',
         'bar' => ['diameter_mm' => 30],
@@ -159,7 +163,12 @@ it('turns in equal cuts and counts the first on the cross-slide, radius or diame
         ->toBe(30);
 });
 
-it('judges a bore with what it takes, and says what stands in where the crib has none', function (array $bore, array $gauges, string $tool, ?string $warning): void {
+it('judges a bore with what it takes, and says what stands in where the crib has none', function (
+    array $bore,
+    array $gauges,
+    string $tool,
+    ?string $warning,
+): void {
     $plan = batch(['part' => ['thickness_mm' => 5, 'bore' => $bore], 'crib' => ['drills' => crib(0.1), 'gauges' => $gauges]]);
     expect(operations($plan)['measure']['tool'])
         ->toBe($tool)

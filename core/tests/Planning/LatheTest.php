@@ -54,7 +54,8 @@ it('allows an overhang up to the ratio and advises beyond', function (float $ove
 
 it('forms the cone that its own verdict finds good', function (): void {
     foreach ([[1, 3.15, 1.3], [2.5, 6.3, 3.1], [4, 10, 5]] as [$pilot, $body, $length]) {
-        foreach (['pilot_only' => 0, 'too_shallow' => 0.59, 'shallow' => 0.6, 'good' => 0.8, 'full' => 0.91, 'too_deep' => 1] as $verdict => $fraction) {
+        foreach (['pilot_only' => 0, 'too_shallow' => 0.59, 'shallow' => 0.6, 'good' => 0.8, 'full' => 0.91,
+            'too_deep' => 1] as $verdict => $fraction) {
             $mouth = compute(
                 'centre_drill_depth',
                 ['pilot_diameter_mm' => $pilot, 'body_diameter_mm' => $body, 'pilot_length_mm' => $length, 'fraction' => $fraction],

@@ -109,7 +109,8 @@ it('finds the cut of a long list that fills every bar to the end', function (int
     // Nine ways to cut a bar in three, each for six to twelve bars: first fit takes two to five bars more.
     $pieces = [];
     $bars = 0;
-    foreach (array_map(null, draws(9, 250, 450, $seed), draws(9, 1, 100, $seed + 50), draws(9, 6, 12, $seed + 90)) as [$first, $less, $times]) {
+    foreach (array_map(null, draws(9, 250, 450, $seed), draws(9, 1, 100, $seed + 50), draws(9, 6, 12, $seed + 90)) as [$first, $less,
+        $times]) {
         $first = round($first);
         $second = round((1000 - $first) / 2 - $less);
         foreach ([$first, $second, 1000 - $first - $second] as $length) {

@@ -29,7 +29,11 @@ it('never exceeds target or cap unless the machine has nothing slower', function
     }
 });
 
-it('rounds a continuous speed down to tens and keeps it inside the range', function (float $diameter, float $chosen, string $verdict): void {
+it('rounds a continuous speed down to tens and keeps it inside the range', function (
+    float $diameter,
+    float $chosen,
+    string $verdict,
+): void {
     expect(compute('spindle_speed', ['cutting_speed_m_min' => 24, 'diameter_mm' => $diameter, 'min_rpm' => 180, 'max_rpm' => 2000]))
         ->toMatchArray(['chosen_rpm' => $chosen, 'verdict' => $verdict]);
 })->with([[10, 760.0, 'ok'], [60, 180.0, 'machine_too_fast'], [1.5, 2000.0, 'slow']]);

@@ -157,7 +157,8 @@ it('changes with the school in force', function (): void {
 });
 
 it('makes a batch of rings: moves in whole divisions, the bore through all of them', function (): void {
-    $plan = compute('lathe_plan', ['material' => 'nylon', 'bar' => ['diameter_mm' => 28], 'part' => ['thickness_mm' => 5, 'outside_mm' => 26, 'bore' => ['purpose' => 'clearance', 'fastener' => 'M8']],
+    $plan = compute('lathe_plan', ['material' => 'nylon', 'bar' => ['diameter_mm' => 28], 'part' => ['thickness_mm' => 5,
+        'outside_mm' => 26, 'bore' => ['purpose' => 'clearance', 'fastener' => 'M8']],
         'count' => 6, 'machine' => lathe(), 'crib' => ['drills' => crib(0.1, 'zero_rake')], 'policy' => []]);
     $kinds = array_column($plan['operations'], 'kind');
     $parting = array_values(array_filter($plan['operations'], static fn (array $step): bool => $step['kind'] === 'part_off'));

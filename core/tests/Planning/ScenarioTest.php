@@ -50,7 +50,8 @@ function shop_crib(array $more = []): array
     return ['drills' => [...shop_drills(), ...$more], 'taps' => [
         ['thread' => 'M4', 'type' => 'spiral_flute'], ['thread' => 'M5', 'type' => 'spiral_point'],
         ['thread' => 'M5', 'type' => 'spiral_flute'], ['thread' => 'M8', 'type' => 'taper'],
-    ], 'reamers' => [['diameter_mm' => 10, 'method' => 'machine'], ['diameter_mm' => 10, 'method' => 'hand']], 'centre_drills' => array_map(fn (string $size): array => ['size' => $size], ['1.0', '1.6', '2.0', '2.5', '3.15', '4.0', '5.0'])];
+    ], 'reamers' => [['diameter_mm' => 10, 'method' => 'machine'], ['diameter_mm' => 10, 'method' => 'hand']],
+        'centre_drills' => array_map(fn (string $size): array => ['size' => $size], ['1.0', '1.6', '2.0', '2.5', '3.15', '4.0', '5.0'])];
 }
 
 /** @return array<string, mixed> */
@@ -199,7 +200,8 @@ it('bores the vane hub: 10 H7 through 20 mm of aluminium, and cross-drills it', 
 });
 
 it('makes six spacer rings from one end of a nylon bar on the inch lathe', function (): void {
-    $plan = compute('lathe_plan', ['material' => 'nylon', 'bar' => ['diameter_mm' => 28], 'part' => ['thickness_mm' => 5, 'outside_mm' => 26, 'bore' => ['purpose' => 'clearance', 'fastener' => 'M8']], 'count' => 6,
+    $plan = compute('lathe_plan', ['material' => 'nylon', 'bar' => ['diameter_mm' => 28], 'part' => ['thickness_mm' => 5,
+        'outside_mm' => 26, 'bore' => ['purpose' => 'clearance', 'fastener' => 'M8']], 'count' => 6,
         'machine' => lathe([
             'speeds_rpm' => INCH_SPEEDS,
             'min_rpm' => null,

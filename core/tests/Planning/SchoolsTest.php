@@ -158,7 +158,8 @@ it('keeps every figure finite and every operation whole, whatever is asked', fun
             if (is_float($value) || is_int($value)) {
                 expect(is_finite((float) $value))->toBeTrue("plan $i: $key");
             }
-            if (is_string($key) && str_ends_with($key, '_mm') && is_numeric($value) && ! in_array($key, ['error_mm', 'deviation_mm'], true)) {
+            if (is_string($key) && str_ends_with($key, '_mm') && is_numeric($value) && ! in_array($key, ['error_mm', 'deviation_mm'],
+                true)) {
                 expect((float) $value)->toBeGreaterThanOrEqual(0.0, "plan $i: $key");
             }
         });

@@ -83,7 +83,12 @@ it('takes dubbed drills where the material asks for zero rake, sharp ones elsewh
         ->toContain('Stone a small flat');
 });
 
-it('takes the taps that the crib has, the nearest sound ones saying so', function (array $types, bool $through, array $expected, bool $said): void {
+it('takes the taps that the crib has, the nearest sound ones saying so', function (
+    array $types,
+    bool $through,
+    array $expected,
+    bool $said,
+): void {
     $plan = hole(
         ['purpose' => 'tapped', 'thread' => 'M6', 'through' => $through, ...($through ? [] : ['depth_mm' => 10])],
         [

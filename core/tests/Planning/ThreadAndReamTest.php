@@ -67,9 +67,10 @@ it('chooses the tap drill nearest to the target, and lists the others nearest fi
 it('takes the larger of two tap drills that are equally far off', function (): void {
     // 50 and 100 % lie equally far from 75: the larger hole is the safer thread.
     $deep = 1.299038;
-    $answer = compute('tap_drill', ['major_mm' => 10, 'pitch_mm' => 1, 'form' => 'cut', 'percent_target' => 75, 'percent_min' => 40, 'percent_max' => 110, 'drills' => [
-        ['designation' => 'tight', 'diameter_mm' => 10 - $deep], ['designation' => 'loose', 'diameter_mm' => 10 - 0.5 * $deep],
-    ]]);
+    $answer = compute('tap_drill', ['major_mm' => 10, 'pitch_mm' => 1, 'form' => 'cut', 'percent_target' => 75, 'percent_min' => 40,
+        'percent_max' => 110, 'drills' => [
+            ['designation' => 'tight', 'diameter_mm' => 10 - $deep], ['designation' => 'loose', 'diameter_mm' => 10 - 0.5 * $deep],
+        ]]);
     expect($answer['chosen']['designation'])->toBe('loose');
 });
 

@@ -22,7 +22,8 @@ function sound(array $with = []): array
 /** @return array<string, mixed> */
 function atLathe(array $with = []): array
 {
-    return sound(['machine_kind' => 'lathe', 'all_jaws_bear' => true, 'overhang_mm' => 40, 'work_diameter_mm' => 25, 'supported' => false, 'tailstock_clamped' => true, 'tailstock_spindle_locked' => false,
+    return sound(['machine_kind' => 'lathe', 'all_jaws_bear' => true, 'overhang_mm' => 40, 'work_diameter_mm' => 25, 'supported' => false,
+        'tailstock_clamped' => true, 'tailstock_spindle_locked' => false,
         'tailstock_spindle_out_mm' => 40, 'taper_clean' => true, 'holding' => 'three_jaw_chuck', 'resisting_force_n' => 4800, ...$with]);
 }
 

@@ -53,16 +53,17 @@ final readonly class Cutting
         $row = FeedTable::row($material->group, $diameter);
 
         return new self($speed, $factor, $feed, $limit, $bySchool,
-            Figure::number('rpm', 'rpm', $speed->chosenRpm, $bySchool ? 'speed.shop' : 'speed.'.$speed->verdict->value, 'n = 1000 · v · k / (π · d)', [
-                'v_m_min' => $material->cuttingSpeedMMin, 'k' => $factor, 'd_mm' => $diameter->inMm(),
-                'n_rpm' => $speed->targetRpm, ...($limit === null ? [] : ['limit_rpm' => $limit]),
-            ])->teaching(
-                $material->unsure('hss_drilling_speed_teach_m_min') ?? Uncertainty::of(
-                    'operation_speed_factors.csv',
-                    $operation,
-                    'factor_teach',
+            Figure::number('rpm', 'rpm', $speed->chosenRpm, $bySchool ? 'speed.shop' : 'speed.'.$speed->verdict->value,
+                'n = 1000 · v · k / (π · d)', [
+                    'v_m_min' => $material->cuttingSpeedMMin, 'k' => $factor, 'd_mm' => $diameter->inMm(),
+                    'n_rpm' => $speed->targetRpm, ...($limit === null ? [] : ['limit_rpm' => $limit]),
+                ])->teaching(
+                    $material->unsure('hss_drilling_speed_teach_m_min') ?? Uncertainty::of(
+                        'operation_speed_factors.csv',
+                        $operation,
+                        'factor_teach',
+                    ),
                 ),
-            ),
             Figure::number(
                 'feed_mm_rev',
                 'mm_rev',

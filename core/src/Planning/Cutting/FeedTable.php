@@ -49,17 +49,18 @@ final class FeedTable
     {
         if (self::$bands === null) {
             $bands = [];
-            Table::shipped('feeds.csv', ['diameter_min_mm', 'diameter_max_mm', 'material_group', 'feed_mm_rev'])->map(static function (Row $row) use (&$bands): void {
-                if ($row->positive('diameter_max_mm') <= $row->positive('diameter_min_mm')) {
-                    throw $row->fault('diameter_max_mm', 'the band is upside down');
-                }
-                $group = $row->choice('material_group', Material::GROUPS);
-                $bands[$group][] = [
-                    'over' => $row->length('diameter_min_mm'),
-                    'key' => $row->text('diameter_min_mm').'-'.$row->text('diameter_max_mm')." $group",
-                    'feed' => $row->positive('feed_mm_rev'),
-                ];
-            });
+            Table::shipped('feeds.csv', ['diameter_min_mm', 'diameter_max_mm', 'material_group',
+                'feed_mm_rev'])->map(static function (Row $row) use (&$bands): void {
+                    if ($row->positive('diameter_max_mm') <= $row->positive('diameter_min_mm')) {
+                        throw $row->fault('diameter_max_mm', 'the band is upside down');
+                    }
+                    $group = $row->choice('material_group', Material::GROUPS);
+                    $bands[$group][] = [
+                        'over' => $row->length('diameter_min_mm'),
+                        'key' => $row->text('diameter_min_mm').'-'.$row->text('diameter_max_mm')." $group",
+                        'feed' => $row->positive('feed_mm_rev'),
+                    ];
+                });
             foreach ($bands as &$list) {
                 usort($list, static fn (array $a, array $b): int => $a['over']->compareExactly($b['over']));
             }

@@ -57,7 +57,8 @@ final readonly class DrillPasses
         $diameter = $final->drill->diameter;
         $tool = sprintf('step drill, to its %.4g mm step', $diameter->inMm());
         $cutting = $this->draft->cut($tool, $diameter, 'step_drill');
-        $this->draft->step(new PlanStep('drill', $tool, $final->why.' A step drill neither grabs nor tears thin sheet. '.$cutting->words(), $this->cautions($final->drill, 'drill'),
+        $this->draft->step(new PlanStep('drill', $tool, $final->why.' A step drill neither grabs nor tears thin sheet. '.$cutting->words(),
+            $this->cautions($final->drill, 'drill'),
             $diameter,
             $cutting->speed->chosenRpm,
             $this->draft->machine->speeds->setting($cutting->speed->chosenRpm),
@@ -93,8 +94,10 @@ final readonly class DrillPasses
         $scale = $this->draft->machine->scale;
         $reading = $this->reading($kind, $depth, $total);
         $pecks = (new PeckPlan($drill->diameter, $total, self::FIRST_PECK, self::NEXT_PECK, Length::zero()))->compute();
-        $time = (new CutTime($drill->diameter, $depth->depth, $angle, $cutting->feedMmRev, $cutting->speed->chosenRpm, Length::mm(1)))->compute();
-        $this->draft->step(new PlanStep($kind, $tool, implode(' ', array_filter([$why, $cutting->words(), $deep->words, $this->chipWords($deep)], static fn (string $words): bool => $words !== '')), $this->cautions($drill, $kind),
+        $time = (new CutTime($drill->diameter, $depth->depth, $angle, $cutting->feedMmRev, $cutting->speed->chosenRpm,
+            Length::mm(1)))->compute();
+        $this->draft->step(new PlanStep($kind, $tool, implode(' ', array_filter([$why, $cutting->words(), $deep->words,
+            $this->chipWords($deep)], static fn (string $words): bool => $words !== '')), $this->cautions($drill, $kind),
             $drill->diameter,
             $cutting->speed->chosenRpm,
             $this->draft->machine->speeds->setting($cutting->speed->chosenRpm),
@@ -167,7 +170,8 @@ final readonly class DrillPasses
     private function judgeBlind(string $kind, DrilledDepth $depth, Length $total): void
     {
         if ($kind === 'drill' && ! $depth->through && $total->isAtLeast($this->draft->thickness)) {
-            $this->draft->missing(sprintf('With %s the hole is %.1f mm deep and comes out of %.4g mm of stock. Take thicker stock, a shallower %s, or drill through.', $depth->least ? 'lead, room for chips and the point' : 'the point', $total->inMm(),
+            $this->draft->missing(sprintf('With %s the hole is %.1f mm deep and comes out of %.4g mm of stock. Take thicker stock, a '
+                .'shallower %s, or drill through.', $depth->least ? 'lead, room for chips and the point' : 'the point', $total->inMm(),
                 $this->draft->thickness->inMm(), $depth->least ? 'thread' : 'hole'));
         }
     }
@@ -183,7 +187,8 @@ final readonly class DrillPasses
         if ($kind === 'drill' && $total->isLessThan($this->draft->thickness)) {
             $this->draft->warn(
                 sprintf(
-                    'The next line of the scale, %s, is already the underside of the stock: stop between the lines, at %.4g mm, or take thicker stock.',
+                    'The next line of the scale, %s, is already the underside of the stock: stop between the lines, at %.4g mm, or '
+                        .'take thicker stock.',
                     $scale->name($up),
                     $total->inMm(),
                 ),
@@ -293,7 +298,8 @@ final readonly class DrillPasses
                 $material->needsZeroRake => ': stone a small flat on both lips before it is used.',
                 default => ', most of all at breakthrough: light feed, work held down.',
             } : null,
-            $this->draft->through && ! $this->draft->machine->isLathe() && $kind !== 'step' ? 'Ease the pressure as it breaks through; let the drill clear, do not snatch.' : null,
+            $this->draft->through && ! $this->draft->machine->isLathe() && $kind !== 'step' ? 'Ease the pressure as it breaks through; '
+                .'let the drill clear, do not snatch.' : null,
             'Chuck key out. Chips by brush, at standstill.',
         ], is_string(...)));
     }

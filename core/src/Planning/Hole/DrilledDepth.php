@@ -61,7 +61,8 @@ final readonly class DrilledDepth
             $material->group,
         );
         $lead = $taps?->leadThreads() ?? TapType::of('bottoming')->leadThreads;
-        $depth = (new BlindTapDepth($hole->depth, $thread->pitch, $lead, 1, $drill->diameter, $material->pointAngleDeg))->compute()->fullDiameterDepth;
+        $depth = (new BlindTapDepth($hole->depth, $thread->pitch, $lead, 1, $drill->diameter,
+            $material->pointAngleDeg))->compute()->fullDiameterDepth;
 
         return new self($depth, Figure::length('depth_mm', $depth, 'depth.tapped', 'depth = L + (lead + clearance) · p', [
             'L_mm' => $hole->depth->inMm(), 'lead' => $lead, 'clearance' => 1.0, 'p_mm' => $thread->pitch->inMm(),

@@ -60,7 +60,8 @@ final readonly class Finishing
         if ($taps === null) {
             $this->draft->missing(
                 sprintf(
-                    'The crib has no taps that make %s here: wanted is %s; straight-flute hand taps, turned back to break the chip, would do.',
+                    'The crib has no taps that make %s here: wanted is %s; straight-flute hand taps, turned back to break the '
+                        .'chip, would do.',
                     $thread->designation,
                     $asked,
                 ),
@@ -81,7 +82,8 @@ final readonly class Finishing
         }
         $turns = $depth->ratioTo($thread->pitch);
         foreach ($taps->taps as $tap) {
-            $this->draft->step(new PlanStep('tap', $thread->designation.' '.str_replace('_', ' ', $tap->type).' tap', $taps->reason.$this->reversing($taps),
+            $this->draft->step(new PlanStep('tap', $thread->designation.' '.str_replace('_', ' ', $tap->type).' tap',
+                $taps->reason.$this->reversing($taps),
                 ['Power isolated: the spindle is turned by hand. A tap that binds is backed out, not forced.'],
                 diameter: $thread->major, depth: $depth, lubricant: $this->draft->material->lubricant, figures: [
                     Figure::length('diameter_mm', $thread->major, 'thread', '', ['p_mm' => $thread->pitch->inMm()]),
@@ -108,14 +110,17 @@ final readonly class Finishing
         $why = 'A light lead, a little wider than the thread, starts the tap. ';
         $cutting = Cutting::of($this->draft->machine, $this->draft->material, $this->draft->policy, $lead, 'countersinking');
         if ($cutting->machineTooFast()) {
-            $this->draft->step(new PlanStep('countersink', 'hand countersink', sprintf('%sTurned by hand: the slowest speed here is %d rpm, and a countersink wants %d rpm or less.', $why, $cutting->speed->chosenRpm, $cutting->wantedRpm()),
+            $this->draft->step(new PlanStep('countersink', 'hand countersink',
+                sprintf('%sTurned by hand: the slowest speed here is %d rpm, and a countersink wants %d rpm or less.', $why,
+                    $cutting->speed->chosenRpm, $cutting->wantedRpm()),
                 ['Power isolated: the countersink is turned by hand.'], $lead,
                 lubricant: $this->draft->material->lubricant, figures: [$figure]));
 
             return;
         }
         $this->draft->judged($cutting, 'countersink');
-        $this->draft->step(new PlanStep('countersink', 'countersink', $why.$cutting->words(), ['Chuck key out.'], $lead, $cutting->speed->chosenRpm,
+        $this->draft->step(new PlanStep('countersink', 'countersink', $why.$cutting->words(), ['Chuck key out.'], $lead,
+            $cutting->speed->chosenRpm,
             $this->draft->machine->speeds->setting($cutting->speed->chosenRpm),
             lubricant: $this->draft->material->lubricant,
             figures: [$figure, $cutting->speedFigure]));
@@ -125,7 +130,8 @@ final readonly class Finishing
     {
         return match (true) {
             ! $taps->reverses => '',
-            $this->draft->policy->reversingSchool === ReversingSchool::EveryTurn => ' Half a turn back after every turn forward, the school in force.',
+            $this->draft->policy->reversingSchool === ReversingSchool::EveryTurn => ' Half a turn back after every turn forward, the '
+                .'school in force.',
             default => ' Forward until it stiffens, then back until the chip breaks, the school in force.',
         };
     }
@@ -141,7 +147,8 @@ final readonly class Finishing
         $tool = sprintf('%.4g mm %s reamer', $diameter->inMm(), $byHand ? 'hand' : 'machine');
         if ($byHand && ! $this->hole->through) {
             $this->draft->warn(
-                'The long lead of a hand reamer leaves the bottom of a blind hole undersize: drill deeper where the drawing allows it, or use a machine reamer.',
+                'The long lead of a hand reamer leaves the bottom of a blind hole undersize: drill deeper where the drawing allows it, '
+                    .'or use a machine reamer.',
             );
         }
         if ($byHand) {
@@ -166,7 +173,8 @@ final readonly class Finishing
                 self::REAMER_FEED,
                 'Use a slower machine, or ream by hand.',
             );
-            $this->draft->step(new PlanStep('ream', $tool, $words.' '.$cutting->words(), $cautions, $diameter, $cutting->speed->chosenRpm, $this->draft->machine->speeds->setting($cutting->speed->chosenRpm), $cutting->feedMmRev, $depth,
+            $this->draft->step(new PlanStep('ream', $tool, $words.' '.$cutting->words(), $cautions, $diameter, $cutting->speed->chosenRpm,
+                $this->draft->machine->speeds->setting($cutting->speed->chosenRpm), $cutting->feedMmRev, $depth,
                 lubricant: $this->draft->material->lubricant,
                 timeS: $cutting->timeS($depth),
                 figures: [$cutting->speedFigure, $cutting->feedFigure, $depthFigure]));
@@ -199,7 +207,8 @@ final readonly class Finishing
             new PlanStep(
                 'measure',
                 $gauge->tool,
-                $words.($this->hole->positionTolerance === null ? '' : sprintf(' Position within ⌀ %.3g mm.', $this->hole->positionTolerance->inMm())),
+                $words.($this->hole->positionTolerance === null ? '' : sprintf(' Position within ⌀ %.3g mm.',
+                    $this->hole->positionTolerance->inMm())),
                 figures: $figures,
             ),
         );

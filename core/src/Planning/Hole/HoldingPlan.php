@@ -43,7 +43,8 @@ final readonly class HoldingPlan
         $feed = FeedTable::feed($material->group, $largest);
         $torque = (new DrillingTorque($largest, $feed, $material->cuttingForceNMm2))->compute()->torqueNm;
         $friction = WorkFriction::of($material->group);
-        $check = static fn (Workholding $holding): Holding => (new HoldingCheck($torque, $policy->grabFactor, $holding->method, $holding->resistingForceN($friction), $lever))->compute();
+        $check = static fn (Workholding $holding): Holding => (new HoldingCheck($torque, $policy->grabFactor, $holding->method,
+            $holding->resistingForceN($friction), $lever))->compute();
         $usual = array_filter(
             Workholding::all(),
             static fn (Workholding $holding): bool => $holding->suits($machineKind, $largest) && (

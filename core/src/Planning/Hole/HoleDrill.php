@@ -130,7 +130,8 @@ final readonly class HoleDrill
     private static function tapped(Thread $thread, Material $material, array $drills): self
     {
         $window = ThreadWindow::of($material->group, 'hand');
-        $choice = (new TapDrill($thread->major, $thread->pitch, ThreadForm::Cut, $window->target, $window->min, $window->max, $drills))->compute()->chosen;
+        $choice = (new TapDrill($thread->major, $thread->pitch, ThreadForm::Cut, $window->target, $window->min, $window->max,
+            $drills))->compute()->chosen;
 
         return new self(new Drill($choice->designation, $choice->diameter),
             sprintf(
@@ -192,11 +193,12 @@ final readonly class HoleDrill
                 $method,
                 str_replace('_', ' ', $policy->reamSchool->value),
             ),
-            Figure::drill('diameter_mm', $ream->preDrill->designation, $ream->preDrill->diameter, 'ream.'.$policy->reamSchool->value, 'left = D − d', [
-                'D_mm' => $diameter->inMm(), 'd_mm' => $ream->preDrill->diameter->inMm(),
-                'left_mm' => $ream->allowance->inMm(), 'least_mm' => $ream->window->min->inMm(),
-                'most_mm' => $ream->window->max->inMm(),
-            ])->teaching(Uncertainty::of('reamer_allowance.csv', '*', "{$method}_allowance_min_mm")),
+            Figure::drill('diameter_mm', $ream->preDrill->designation, $ream->preDrill->diameter, 'ream.'.$policy->reamSchool->value,
+                'left = D − d', [
+                    'D_mm' => $diameter->inMm(), 'd_mm' => $ream->preDrill->diameter->inMm(),
+                    'left_mm' => $ream->allowance->inMm(), 'least_mm' => $ream->window->min->inMm(),
+                    'most_mm' => $ream->window->max->inMm(),
+                ])->teaching(Uncertainty::of('reamer_allowance.csv', '*', "{$method}_allowance_min_mm")),
             $missing, ream: $ream, reamer: $method);
     }
 

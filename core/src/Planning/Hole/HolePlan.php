@@ -112,7 +112,8 @@ final readonly class HolePlan implements Operation
             $this->material->needsZeroRake
                 ? $draft->warn(
                     sprintf(
-                        'The crib has no dubbed %s; %s pulls a sharp drill in. Stone a small flat on both lips of this one first, and mark it.',
+                        'The crib has no dubbed %s; %s pulls a sharp drill in. Stone a small flat on both lips of this one '
+                            .'first, and mark it.',
                         self::name($final->drill),
                         mb_strtolower($this->material->name),
                     ),
@@ -173,7 +174,8 @@ final readonly class HolePlan implements Operation
     private function make(PlanDraft $draft, HoleDrill $final, array $drills): void
     {
         $passes = new DrillPasses($draft, $this->crib);
-        if ($this->isSheet() && $this->hole->through && in_array($this->hole->purpose, ['plain', 'clearance'], true) && $this->crib->hasStepDrill($final->drill->diameter)) {
+        if ($this->isSheet() && $this->hole->through && in_array($this->hole->purpose, ['plain', 'clearance'],
+            true) && $this->crib->hasStepDrill($final->drill->diameter)) {
             $passes->stepDrill($final, $this->depth($final));
 
             return;
@@ -203,7 +205,8 @@ final readonly class HolePlan implements Operation
             ),
         );
         try {
-            return (new PilotPlan($final->diameter, [...$drills, $final], $this->policy->pilotSchool, $this->policy->pilotThreshold, $this->policy->webRatio, $this->policy->maxStepRatio, $this->material->grabs))->compute()->steps;
+            return (new PilotPlan($final->diameter, [...$drills, $final], $this->policy->pilotSchool, $this->policy->pilotThreshold,
+                $this->policy->webRatio, $this->policy->maxStepRatio, $this->material->grabs))->compute()->steps;
         } catch (NoCandidate $none) {
             $draft->missing($none->getMessage());
 

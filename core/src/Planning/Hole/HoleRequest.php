@@ -99,7 +99,8 @@ final readonly class HoleRequest
         $size = match ($this->purpose) {
             'tapped' => $this->theThread()->designation,
             'clearance' => 'clearance for '.$this->theThread()->designation,
-            default => sprintf('⌀%.6g', $this->largest()->inMm()).($this->fit === null ? '' : ' '.$this->fit).($this->purpose === 'reamed' ? ' reamed' : ''),
+            default => sprintf('⌀%.6g', $this->largest()->inMm()).($this->fit === null ? '' : ' '.$this->fit).($this->purpose === 'reamed'
+                ? ' reamed' : ''),
         };
 
         return $this->through || $this->depth === null ? "$size through" : sprintf('%s, %.6g deep', $size, $this->depth->inMm());

@@ -28,7 +28,8 @@ final readonly class PressSetting
         'one_blow' => ['centre punch', 'One blow, the school in force: punch upright, on solid steel, one firm blow.'],
         'prick_and_check' => [
             'prick punch and loupe, then centre punch',
-            'Prick and check, the school in force: slide the needle point along the line until it drops into the crossing, one light tap, look, correct, then the deep blow.',
+            'Prick and check, the school in force: slide the needle point along the line until it drops into the crossing, one light '
+                .'tap, look, correct, then the deep blow.',
         ],
     ];
 
@@ -36,11 +37,13 @@ final readonly class PressSetting
         'eye' => ['drill point in the mark', 'By eye, the school in force: the dimple pulls the work under the spindle.'],
         'pointer' => [
             'pointer in the chuck',
-            'By pointer, the school in force: run it at a moderate speed, true it with a soft stick until its tip stands still, bring the mark under it.',
+            'By pointer, the school in force: run it at a moderate speed, true it with a soft stick until its tip stands still, bring '
+                .'the mark under it.',
         ],
         'edge_finder' => [
             'edge finder',
-            'From the edge, the school in force: touch until the finder kicks sideways, then move in by half its tip and the distance to the hole.',
+            'From the edge, the school in force: touch until the finder kicks sideways, then move in by half its tip and the '
+                .'distance to the hole.',
         ],
     ];
 
@@ -84,7 +87,8 @@ final readonly class PressSetting
             ),
         );
         $this->hold($round !== null);
-        if ($policy->startSchool === StartSchool::Spot || $round !== null || $hole->positionTolerance?->isLessThan(Length::mm(self::CLOSE_MM)) === true) {
+        if ($policy->startSchool === StartSchool::Spot || $round !== null
+            || $hole->positionTolerance?->isLessThan(Length::mm(self::CLOSE_MM)) === true) {
             $this->start($firstDrill, $round);
         }
     }
@@ -93,7 +97,8 @@ final readonly class PressSetting
     {
         $words = $round === null ? self::MARKING[$school->value]
             : sprintf(
-                'The middle of %.4g mm round work: a thin rule trapped between bar and point lies level over it; or touch both sides and halve. Then one line along, one across.',
+                'The middle of %.4g mm round work: a thin rule trapped between bar and point lies level over it; or touch both sides '
+                    .'and halve. Then one line along, one across.',
                 $round->inMm(),
             );
 
@@ -110,10 +115,12 @@ final readonly class PressSetting
         }
         $sheet = $this->draft->thickness->isLessThan($this->draft->policy->thinSheet);
         $this->draft->step(new PlanStep('hold', $holding->holding->description.($sheet ? ', the sheet between two scrap boards' : ''),
-            $holding->words($this->draft->policy).($sheet ? sprintf(' Sheet under %.3g mm is sandwiched: it neither bends nor climbs.', $this->draft->policy->thinSheet->inMm()) : ''), [
-                'No work is held by hand under a powered drill. Against turning and against lifting.',
-                $round ? 'Two clamps on a long bar; nothing hard under the hole.' : 'Something soft or a clear gap under the hole; no clamp and no table in the drill\'s way.',
-            ], figures: [$holding->figure]));
+            $holding->words($this->draft->policy).($sheet ? sprintf(' Sheet under %.3g mm is sandwiched: it neither bends nor climbs.',
+                $this->draft->policy->thinSheet->inMm()) : ''), [
+                    'No work is held by hand under a powered drill. Against turning and against lifting.',
+                    $round ? 'Two clamps on a long bar; nothing hard under the hole.' : 'Something soft or a clear gap under the hole; no '
+                        .'clamp and no table in the drill\'s way.',
+                ], figures: [$holding->figure]));
     }
 
     /** A short stiff start, where the school, round work or a close position asks for one. */
@@ -124,7 +131,8 @@ final readonly class PressSetting
             : 'A short stiff start in the mark: a twist drill is limber and wanders.';
         $start = StartingTool::for($firstDrill, $round, $this->crib);
         $cutting = $this->draft->cut($start->name, $start->diameter, $start->operation);
-        $this->draft->step(new PlanStep('centre', $start->name, $why.' '.$start->why.' '.$cutting->words(), ['Chuck key out.'], $start->diameter, $cutting->speed->chosenRpm, $this->draft->machine->speeds->setting($cutting->speed->chosenRpm),
+        $this->draft->step(new PlanStep('centre', $start->name, $why.' '.$start->why.' '.$cutting->words(), ['Chuck key out.'],
+            $start->diameter, $cutting->speed->chosenRpm, $this->draft->machine->speeds->setting($cutting->speed->chosenRpm),
             lubricant: $this->draft->material->lubricant, figures: [$cutting->speedFigure]));
         $this->draft->holdsTrue(['start' => 'spot']);
     }

@@ -30,7 +30,8 @@ final readonly class StartingTool
         $reach = $work?->isLessThan($least) === true ? $work : $least;
         $best = null;
         foreach (StandardCentreDrill::ranges('metric') as $range) {
-            if ($reach->isAtLeast($range->from) && $crib->hasCentreDrill($range->size) && ($best === null || $range->pilot->isGreaterThan($best->pilot))) {
+            if ($reach->isAtLeast($range->from) && $crib->hasCentreDrill($range->size) && ($best === null
+                || $range->pilot->isGreaterThan($best->pilot))) {
                 $best = $range;
             }
         }

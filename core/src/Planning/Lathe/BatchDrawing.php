@@ -38,7 +38,8 @@ final class BatchDrawing
         self::bore($pen, $plan, $face, -$half - 0.35 * $bar - $pen->letters(2));
         if ($wanted->outside !== null && ! $wanted->outside->equals($wanted->bar)) {
             $outside = $wanted->outside->inMm() / 2;
-            $end = $face - (is_float($batch['bar_used_mm'] ?? null) ? $batch['bar_used_mm'] - $wanted->facing->inMm() : $wanted->thickness->inMm());
+            $end = $face - (is_float($batch['bar_used_mm'] ?? null) ? $batch['bar_used_mm'] - $wanted->facing->inMm()
+                : $wanted->thickness->inMm());
             $pen->line(Style::Hidden, $face, $outside, $end, $outside);
             $pen->line(Style::Hidden, $face, -$outside, $end, -$outside);
         }

@@ -130,15 +130,16 @@ final readonly class LathePlan implements Operation
             ),
         );
         $gauge = $this->bore === null ? null : BoreGauge::of($this->bore, $this->crib);
-        $draft->step(new PlanStep('measure', implode('; ', array_unique(['caliper', $gauge->tool ?? 'caliper'])), $this->measuring(), figures: $this->bore?->limits === null ? [] : [
-            Figure::length(
-                'limits_mm',
-                $this->bore->limits->upper,
-                'limits',
-                '',
-                ['go_mm' => $this->bore->limits->lower->inMm(), 'no_go_mm' => $this->bore->limits->upper->inMm()],
-            ),
-        ]));
+        $draft->step(new PlanStep('measure', implode('; ', array_unique(['caliper', $gauge->tool ?? 'caliper'])), $this->measuring(),
+            figures: $this->bore?->limits === null ? [] : [
+                Figure::length(
+                    'limits_mm',
+                    $this->bore->limits->upper,
+                    'limits',
+                    '',
+                    ['go_mm' => $this->bore->limits->lower->inMm(), 'no_go_mm' => $this->bore->limits->upper->inMm()],
+                ),
+            ]));
 
         return $draft->result($this->figures($batch, $dial));
     }
@@ -146,7 +147,8 @@ final readonly class LathePlan implements Operation
     /** The drill is given what the policy lets it run past the last cut. */
     private function batch(Length $move, Length $drill): PartOffPlan
     {
-        return (new PartOffBatch($this->partsOff ? $this->count : 1, $this->thickness, $this->blade, $move->minus($this->blade)->minus($this->thickness), $this->facing, $drill, $this->material->pointAngleDeg,
+        return (new PartOffBatch($this->partsOff ? $this->count : 1, $this->thickness, $this->blade,
+            $move->minus($this->blade)->minus($this->thickness), $this->facing, $drill, $this->material->pointAngleDeg,
             $this->policy->breakthrough, $this->jawClearance))->compute();
     }
 
@@ -176,9 +178,11 @@ final readonly class LathePlan implements Operation
             );
         }
         $cutting = $draft->cut('facing tool', $this->bar, 'drilling');
-        $draft->step(new PlanStep('face', 'facing tool', $held.' A square face to measure from, and no crust for the centre drill. '.$cutting->words(), [
-            'All jaws on the work. Take the chuck key out before anything else.', 'Spindle forward: the top of the work comes towards you.',
-        ], $this->bar, $cutting->speed->chosenRpm, $this->machine->speeds->setting($cutting->speed->chosenRpm), lubricant: $this->material->lubricant, figures: [$cutting->speedFigure]));
+        $draft->step(new PlanStep('face', 'facing tool', $held.' A square face to measure from, and no crust for the '
+            .'centre drill. '.$cutting->words(), [
+                'All jaws on the work. Take the chuck key out before anything else.', 'Spindle forward: the top of the work comes towards you.',
+            ], $this->bar, $cutting->speed->chosenRpm, $this->machine->speeds->setting($cutting->speed->chosenRpm),
+            lubricant: $this->material->lubricant, figures: [$cutting->speedFigure]));
         if ($this->supportCentre) {
             $setting->supportCentre($this->bar);
         } elseif ($firstDrill !== null) {
@@ -194,7 +198,8 @@ final readonly class LathePlan implements Operation
         }
         $bore = $this->tappedInPieces($stock) ? $this->bore->tappedInPieces($move) : $this->bore;
 
-        return (new HolePlan($this->material, $stock, $bore, $this->machine, $this->crib, $this->policy, Workholding::get('three_jaw_chuck'), null, $this->bar,
+        return (new HolePlan($this->material, $stock, $bore, $this->machine, $this->crib, $this->policy,
+            Workholding::get('three_jaw_chuck'), null, $this->bar,
             Length::mm(min($stock->inMm(), $this->bar->inMm() * $this->policy->overhangRatio))))->compute();
     }
 
@@ -215,7 +220,8 @@ final readonly class LathePlan implements Operation
                     $step->forEach(
                         $this->count,
                         sprintf(
-                            'One piece at a time, each just before it is parted off: through all of them it would be %.1f mm, deeper than a tap cuts.',
+                            'One piece at a time, each just before it is parted off: through all of them it would be %.1f mm, deeper '
+                                .'than a tap cuts.',
                             $stock->inMm(),
                         ),
                     ),
@@ -246,8 +252,10 @@ final readonly class LathePlan implements Operation
             $reading->divisions,
             $this->machine->crossSlide?->readsDiameter === true ? ', which shows the diameter' : '',
         );
-        $draft->step(new PlanStep('turn', 'turning tool', $words.' '.$cutting->words(), ['Chuck key out. Chips are hot and sharp: hook or brush, at standstill.'], $this->outside, $cutting->speed->chosenRpm,
-            $this->machine->speeds->setting($cutting->speed->chosenRpm), lubricant: $this->material->lubricant, dialDivisions: $reading?->divisions, dial: $reading === null ? null : self::onDial($reading), passes: $passes, figures: [
+        $draft->step(new PlanStep('turn', 'turning tool', $words.' '.$cutting->words(),
+            ['Chuck key out. Chips are hot and sharp: hook or brush, at standstill.'], $this->outside, $cutting->speed->chosenRpm,
+            $this->machine->speeds->setting($cutting->speed->chosenRpm), lubricant: $this->material->lubricant,
+            dialDivisions: $reading?->divisions, dial: $reading === null ? null : self::onDial($reading), passes: $passes, figures: [
                 $cutting->speedFigure,
                 Figure::length(
                     'passes_mm',
@@ -304,7 +312,8 @@ final readonly class LathePlan implements Operation
                 'over_mm' => $dial->error->inMm(),
             ]);
         }
-        $draft->step(new PlanStep('part_off', 'parting blade', $words.' '.$cutting->words(), ['Blade square and on centre. Catch no ring by hand: let it drop onto a rod or cloth.'], $outside, $cutting->speed->chosenRpm,
+        $draft->step(new PlanStep('part_off', 'parting blade', $words.' '.$cutting->words(),
+            ['Blade square and on centre. Catch no ring by hand: let it drop onto a rod or cloth.'], $outside, $cutting->speed->chosenRpm,
             $this->machine->speeds->setting($cutting->speed->chosenRpm),
             lubricant: $this->material->lubricant,
             dialDivisions: $dial?->divisions,
@@ -356,7 +365,8 @@ final readonly class LathePlan implements Operation
     /** @return array<string, mixed> */
     private function figures(PartOffPlan $batch, ?DialReading $dial): array
     {
-        $overhang = $this->overhang ?? ($this->partsOff ? $batch->overhang : $this->facing->plus($this->thickness)->plus($this->jawClearance));
+        $overhang = $this->overhang ?? ($this->partsOff ? $batch->overhang
+            : $this->facing->plus($this->thickness)->plus($this->jawClearance));
         $stick = (new StickOut($this->bar, $overhang, $this->policy->overhangRatio, $this->machine->throughBore))->compute();
 
         return [

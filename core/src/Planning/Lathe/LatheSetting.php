@@ -26,7 +26,8 @@ final readonly class LatheSetting
         $out = $overhang ?? ($this->draft->thickness->isLessThan($this->allowed($work)) ? $this->draft->thickness : $this->allowed($work));
         $held = $this->held($work, $out, $support);
         $this->draft->step(new PlanStep('clean', 'rag and brush', 'Clean jaws grip, and a clean taper seats.'));
-        $this->draft->step(new PlanStep('hold', $this->draft->holding->holding->description ?? 'three-jaw chuck', $held, [self::CHUCK, 'Spindle forward: the top of the work comes towards you.'],
+        $this->draft->step(new PlanStep('hold', $this->draft->holding->holding->description ?? 'three-jaw chuck', $held, [self::CHUCK,
+            'Spindle forward: the top of the work comes towards you.'],
             figures: $this->draft->holding === null ? [] : [$this->draft->holding->figure]));
         $this->startTrue($work, $firstDrill);
     }
@@ -75,7 +76,8 @@ final readonly class LatheSetting
     {
         $start = StartingTool::for($firstDrill, $work, $this->crib);
         $cutting = $this->draft->cut($start->name, $start->diameter, $start->operation);
-        $this->draft->step(new PlanStep('centre', $start->name, 'A twist drill is limber and wanders; a short stiff start does not. '.$start->why.' '.$cutting->words(),
+        $this->draft->step(new PlanStep('centre', $start->name, 'A twist drill is limber and wanders; a short stiff '
+            .'start does not. '.$start->why.' '.$cutting->words(),
             ['Taper wiped clean, tailstock clamped, its spindle out far enough to seat.'], $start->diameter, $cutting->speed->chosenRpm,
             $this->draft->machine->speeds->setting($cutting->speed->chosenRpm),
             lubricant: $this->draft->material->lubricant,
@@ -108,14 +110,17 @@ final readonly class LatheSetting
             'part' => CentreDrillDepth::USUAL,
             'mouth_mm' => $depth->mouth->inMm(),
         ];
-        $this->draft->step(new PlanStep('centre', "centre drill {$drill->range->size}", sprintf('A centre that carries: %.0f %% of the cone, %.2f mm wide at its mouth. %s', 100 * CentreDrillDepth::USUAL, $depth->mouth->inMm(), $cutting->words()),
+        $this->draft->step(new PlanStep('centre', "centre drill {$drill->range->size}",
+            sprintf('A centre that carries: %.0f %% of the cone, %.2f mm wide at its mouth. %s', 100 * CentreDrillDepth::USUAL,
+                $depth->mouth->inMm(), $cutting->words()),
             [
                 'Taper wiped clean, tailstock clamped, its spindle out far enough to seat.',
                 'The pilot is weak: light feed, clear the chips, plenty of lubricant.',
             ],
             $drill->shape->body,
             $cutting->speed->chosenRpm,
-            $this->draft->machine->speeds->setting($cutting->speed->chosenRpm), totalDepth: $depth->depth, reading: $reading, scale: $scale->name($reading), lubricant: $this->draft->material->lubricant, figures: [
+            $this->draft->machine->speeds->setting($cutting->speed->chosenRpm), totalDepth: $depth->depth, reading: $reading,
+            scale: $scale->name($reading), lubricant: $this->draft->material->lubricant, figures: [
                 $cutting->speedFigure,
                 Figure::length(
                     'total_depth_mm',

@@ -68,12 +68,13 @@ final readonly class StandardCentreDrill
                 if (! $body->isGreaterThan($pilot)) {
                     throw $row->fault('body_diameter_mm', 'is no wider than the pilot');
                 }
-                $found[$row->text('size')] = new self($row->choice('system', ['inch', 'metric']), CentreDrill::of($pilot, $body), $row->length('pilot_length_mm'), CentreDrillRange::of(
-                    $row->text('size'),
-                    $pilot,
-                    $row->length('recommended_work_diameter_min_mm'),
-                    $row->note('recommended_work_diameter_max_mm') === '' ? null : $row->length('recommended_work_diameter_max_mm'),
-                ));
+                $found[$row->text('size')] = new self($row->choice('system', ['inch', 'metric']), CentreDrill::of($pilot, $body),
+                    $row->length('pilot_length_mm'), CentreDrillRange::of(
+                        $row->text('size'),
+                        $pilot,
+                        $row->length('recommended_work_diameter_min_mm'),
+                        $row->note('recommended_work_diameter_max_mm') === '' ? null : $row->length('recommended_work_diameter_max_mm'),
+                    ));
             });
             $all = $found;
         }

@@ -43,13 +43,15 @@ final class LayoutDrawing
         $xs = self::distinct(array_map(static fn (LayoutHole $hole): array => [$hole->x->inMm(), $hole->y->inMm()], $layout->holes), 0);
         $ys = self::distinct(array_map(static fn (LayoutHole $hole): array => [$hole->x->inMm(), $hole->y->inMm()], $layout->holes), 1);
         $level = 1.6;
-        foreach (array_slice(array_filter($xs, static fn (array $at): bool => abs($at[0] - $zeroX) > 1e-6), 0, self::MOST_DIMENSIONS) as [$x, $y]) {
+        foreach (array_slice(array_filter($xs, static fn (array $at): bool => abs($at[0] - $zeroX) > 1e-6), 0,
+            self::MOST_DIMENSIONS) as [$x, $y]) {
             $pen->dimensionX($zeroX, 0, $x, min($y, 0.0), -$pen->letters($level));
             $level += 1.6;
         }
         $pen->dimensionX(0, 0, $length, 0, -$pen->letters($level));
         $level = 1.6;
-        foreach (array_slice(array_filter($ys, static fn (array $at): bool => abs($at[1] - $zeroY) > 1e-6), 0, self::MOST_DIMENSIONS) as [, $y]) {
+        foreach (array_slice(array_filter($ys, static fn (array $at): bool => abs($at[1] - $zeroY) > 1e-6), 0, self::MOST_DIMENSIONS) as [,
+            $y]) {
             $pen->dimensionY(0, $zeroY, 0, $y, -$pen->letters($level));
             $level += 1.6;
         }

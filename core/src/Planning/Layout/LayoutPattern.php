@@ -55,7 +55,8 @@ final class LayoutPattern
             : $middle;
         $x = $from('centre_x_mm', $middleX);
         $y = $from('centre_y_mm', $middleY);
-        $points = (new HoleCircle($circle->integer('count', 1, 400), $circle->length('circle_mm'), $circle->number('start_deg', 0), $x, $y, $hole))->compute()->points;
+        $points = (new HoleCircle($circle->integer('count', 1, 400), $circle->length('circle_mm'), $circle->number('start_deg', 0), $x, $y,
+            $hole))->compute()->points;
 
         return $circle->flag('middle', false) ? [...$points, new Point($x, $y)] : $points;
     }
@@ -100,7 +101,8 @@ final class LayoutPattern
         string $insetKey,
     ): array {
         if ($given->choice($mode, ['from_centre', 'fit_count'], 'fit_count') === 'fit_count') {
-            return (new HoleLine($length, null, $given->integer($countKey, 1, 100), $given->lengthOrZero($insetKey), $hole, $edgeRatio))->compute()->positions;
+            return (new HoleLine($length, null, $given->integer($countKey, 1, 100), $given->lengthOrZero($insetKey), $hole,
+                $edgeRatio))->compute()->positions;
         }
         $pitch = $given->length($pitchKey);
         if (! $given->has($countKey)) {

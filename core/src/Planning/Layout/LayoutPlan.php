@@ -109,7 +109,8 @@ final readonly class LayoutPlan implements Operation
         $close = array_filter($holes, static fn (LayoutHole $hole): bool => ! $hole->edgeOk);
         if ($close !== []) {
             $missing[] = sprintf(
-                '%s lie%s nearer to an edge than %.4g mm (%.3g times the hole), the shop\'s least. Move them in, take a smaller hole, or a wider plate.',
+                '%s lie%s nearer to an edge than %.4g mm (%.3g times the hole), the shop\'s least. Move them in, take a smaller hole, '
+                    .'or a wider plate.',
                 implode(', ', array_map(static fn (LayoutHole $hole): string => $hole->name, $close)),
                 count($close) === 1 ? 's' : '',
                 $wanted->inMm(),

@@ -50,18 +50,19 @@ final readonly class ReamAllowance extends Result
         /** @var array<string, list<self>> $tables */
         static $tables = [];
 
-        return $tables[$method] ??= Table::shipped('reamer_allowance.csv', ['diameter_min_mm', 'diameter_max_mm', "{$method}_allowance_min_mm", "{$method}_allowance_max_mm"])->map(static function (Row $row) use ($method): self {
-            $allowance = new self(
-                $row->length('diameter_min_mm'),
-                $row->length('diameter_max_mm'),
-                $row->length("{$method}_allowance_min_mm"),
-                $row->length("{$method}_allowance_max_mm"),
-            );
+        return $tables[$method] ??= Table::shipped('reamer_allowance.csv', ['diameter_min_mm', 'diameter_max_mm',
+            "{$method}_allowance_min_mm", "{$method}_allowance_max_mm"])->map(static function (Row $row) use ($method): self {
+                $allowance = new self(
+                    $row->length('diameter_min_mm'),
+                    $row->length('diameter_max_mm'),
+                    $row->length("{$method}_allowance_min_mm"),
+                    $row->length("{$method}_allowance_max_mm"),
+                );
 
-            return $allowance->min->isAtMost($allowance->max)
-                ? $allowance
-                : throw $row->fault("{$method}_allowance_max_mm", 'lies below the minimum');
-        });
+                return $allowance->min->isAtMost($allowance->max)
+                    ? $allowance
+                    : throw $row->fault("{$method}_allowance_max_mm", 'lies below the minimum');
+            });
     }
 
     public function covers(Length $diameter): bool

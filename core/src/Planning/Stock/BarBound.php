@@ -183,7 +183,8 @@ final class BarBound
         $best = $now = [];
         $bestWorth = 0.0;
         $steps = 0;
-        $search = function (int $at, int $room, float $worth) use (&$search, &$best, &$bestWorth, &$now, &$steps, $order, $prices, $counts, $rates, $shortestFrom): void {
+        $search = function (int $at, int $room, float $worth) use (&$search, &$best, &$bestWorth, &$now, &$steps, $order, $prices, $counts,
+            $rates, $shortestFrom): void {
             if ($worth > $bestWorth + self::NOISE) {
                 $bestWorth = $worth;
                 $best = $now;

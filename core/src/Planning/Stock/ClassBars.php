@@ -12,7 +12,10 @@ use MillStep\Core\Result;
 /** Blanks for a class from the bars in stock: how many of each bar it takes, and whether there are enough. */
 final readonly class ClassBars extends Result
 {
-    /** @param  list<array{length_mm: float, in_stock: int, bars: int|null, layout: list<list<float>>, waste_mm: float|null, enough: bool, fault: string|null}>  $stock  one entry a kind of bar, the best first */
+    /**
+     * @param  list<array{length_mm: float, in_stock: int, bars: int|null, layout: list<list<float>>, waste_mm: float|null, enough: bool,
+     *     fault: string|null}>  $stock  one entry a kind of bar, the best first
+     */
     private function __construct(public Length $blank, public int $learners, public array $stock)
     {
     }

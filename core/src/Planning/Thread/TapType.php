@@ -33,19 +33,20 @@ final readonly class TapType
         /** @var array<string, self>|null $all */
         static $all = null;
         if ($all === null) {
-            $rows = Table::shipped('tap_types.csv', ['type', 'chamfer_threads_min', 'chamfer_threads_max', 'suits_through', 'suits_blind'])->map(static function (Row $row): self {
-                if ($row->positive('chamfer_threads_max') < $row->positive('chamfer_threads_min')) {
-                    throw $row->fault('chamfer_threads_max', 'lies below the minimum');
-                }
+            $rows = Table::shipped('tap_types.csv', ['type', 'chamfer_threads_min', 'chamfer_threads_max', 'suits_through',
+                'suits_blind'])->map(static function (Row $row): self {
+                    if ($row->positive('chamfer_threads_max') < $row->positive('chamfer_threads_min')) {
+                        throw $row->fault('chamfer_threads_max', 'lies below the minimum');
+                    }
 
-                // The longer figure: a hole that is deep enough for it is deep enough.
-                return new self(
-                    $row->text('type'),
-                    $row->positive('chamfer_threads_max'),
-                    $row->flag('suits_through'),
-                    $row->flag('suits_blind'),
-                );
-            });
+                    // The longer figure: a hole that is deep enough for it is deep enough.
+                    return new self(
+                        $row->text('type'),
+                        $row->positive('chamfer_threads_max'),
+                        $row->flag('suits_through'),
+                        $row->flag('suits_blind'),
+                    );
+                });
             $all = array_combine(array_column($rows, 'type'), $rows);
         }
 

@@ -35,7 +35,8 @@ final readonly class TapsAtHand
                 return new self(
                     $taps,
                     $straight && $materialGroup !== 'cast_iron',
-                    $index === 0 ? $wanted->reason : ($straight ? 'Straight flutes stand in: the longest lead first.' : 'It stands in: the chip comes up its flutes.'),
+                    $index === 0 ? $wanted->reason : ($straight ? 'Straight flutes stand in: the '
+                        .'longest lead first.' : 'It stands in: the chip comes up its flutes.'),
                     $index > 0,
                 );
             }

@@ -29,14 +29,15 @@ final readonly class ThreadWindow
         static $windows = null;
         if ($windows === null) {
             $found = [];
-            Table::shipped('tap_drill_percent.csv', ['material_group', 'method', 'percent_min', 'percent_max', 'percent_teach'])->map(static function (Row $row) use (&$found): void {
-                $window = new self($row->positive('percent_min'), $row->positive('percent_max'), $row->positive('percent_teach'),
-                    Uncertainty::of('tap_drill_percent.csv', $row->text('material_group').' '.$row->text('method'), 'percent_teach'));
-                if ($window->target < $window->min || $window->target > $window->max) {
-                    throw $row->fault('percent_teach', 'lies outside its own minimum and maximum');
-                }
-                $found[$row->text('material_group').' '.$row->text('method')] = $window;
-            });
+            Table::shipped('tap_drill_percent.csv', ['material_group', 'method', 'percent_min', 'percent_max',
+                'percent_teach'])->map(static function (Row $row) use (&$found): void {
+                    $window = new self($row->positive('percent_min'), $row->positive('percent_max'), $row->positive('percent_teach'),
+                        Uncertainty::of('tap_drill_percent.csv', $row->text('material_group').' '.$row->text('method'), 'percent_teach'));
+                    if ($window->target < $window->min || $window->target > $window->max) {
+                        throw $row->fault('percent_teach', 'lies outside its own minimum and maximum');
+                    }
+                    $found[$row->text('material_group').' '.$row->text('method')] = $window;
+                });
             $windows = $found;
         }
 
