@@ -48,13 +48,14 @@ final class Today
                 ...$this->signatures($learners, $permits, $standings),
                 ...$this->openSheets(),
             ],
-            'at_machines' => MachineSession::query()->with(['user', 'machine'])->whereNull('ended_at')->get()->map(static fn (MachineSession $session): array => [
-                'id' => $session->id,
-                'machine' => $session->machine->name,
-                'person' => $session->user->name,
-                'decision' => $session->decision,
-                'since' => $session->started_at->toIso8601ZuluString(),
-            ])->all(),
+            'at_machines' => MachineSession::query()->with(['user', 'machine'])->whereNull('ended_at')->get()
+                ->map(static fn (MachineSession $session): array => [
+                    'id' => $session->id,
+                    'machine' => $session->machine->name,
+                    'person' => $session->user->name,
+                    'decision' => $session->decision,
+                    'since' => $session->started_at->toIso8601ZuluString(),
+                ])->all(),
             'on_floor_until' => Presence::query()
                 ->where('user_id', $instructor->id)
                 ->where('until', '>', CarbonImmutable::now())

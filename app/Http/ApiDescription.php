@@ -84,7 +84,8 @@ final class ApiDescription
             $operation['requestBody'] = ['required' => true, 'content' => self::content($call['body'])];
         }
         foreach ($call['returns'] as $status => $schema) {
-            $operation['responses'][(string) $status] = ['description' => $schema ?? 'Done'] + ($schema === null ? [] : ['content' => self::content($schema)]);
+            $operation['responses'][(string) $status] = ['description' => $schema ?? 'Done']
+                + ($schema === null ? [] : ['content' => self::content($schema)]);
         }
         $operation['responses']['default'] = ['description' => 'Refused', 'content' => self::content('Problem')];
 

@@ -10,12 +10,14 @@ beforeEach(function (): void {
     $this->by = $this->instructor();
     $this->learner = $this->person();
     bring($this->learner, 5, $this->by);
-    $this->hold = fn (App\People\User $as, string $type, array $with = []) => $this->actingAs($as)->postJson("/api/competency/learners/{$this->learner->id}/permits/drill-through-10/holds", [
-        'id' => fake_uuid(), 'type' => $type, 'reason' => 'Talked it through at the machine.', ...$with,
-    ]);
-    $this->correct = fn (App\People\User $as, LedgerEntry $wrong, array $with = []) => $this->actingAs($as)->postJson("/api/competency/learners/{$wrong->learner_id}/ledger/{$wrong->id}/correction", [
-        'id' => fake_uuid(), 'reason' => 'Entered for the wrong learner.', 'pin' => '2468', ...$with,
-    ]);
+    $this->hold = fn (App\People\User $as, string $type, array $with = []) => $this->actingAs($as)
+        ->postJson("/api/competency/learners/{$this->learner->id}/permits/drill-through-10/holds", [
+            'id' => fake_uuid(), 'type' => $type, 'reason' => 'Talked it through at the machine.', ...$with,
+        ]);
+    $this->correct = fn (App\People\User $as, LedgerEntry $wrong, array $with = []) => $this->actingAs($as)
+        ->postJson("/api/competency/learners/{$wrong->learner_id}/ledger/{$wrong->id}/correction", [
+            'id' => fake_uuid(), 'reason' => 'Entered for the wrong learner.', 'pin' => '2468', ...$with,
+        ]);
 });
 
 it('is placed at once by anybody who teaches, without a PIN', function (string $type): void {

@@ -11,9 +11,10 @@ beforeEach(function (): void {
     $this->learner = $this->person();
     bring($this->learner, 5, $this->by);
     $this->used = fake_uuid();
-    $this->hold = fn (array $with = [], ?App\People\User $as = null, ?int $learner = null) => $this->actingAs($as ?? $this->by)->postJson('/api/competency/learners/'.($learner ?? $this->learner->id).'/permits/drill-through-10/holds', [
-        'id' => $this->used, 'type' => 'suspended', 'reason' => 'Talked it through at the machine.', ...$with,
-    ]);
+    $this->hold = fn (array $with = [], ?App\People\User $as = null, ?int $learner = null) => $this->actingAs($as ?? $this->by)
+        ->postJson('/api/competency/learners/'.($learner ?? $this->learner->id).'/permits/drill-through-10/holds', [
+            'id' => $this->used, 'type' => 'suspended', 'reason' => 'Talked it through at the machine.', ...$with,
+        ]);
     ($this->hold)()->assertCreated();
 });
 

@@ -47,7 +47,8 @@ it('has words for every operation, field, figure and setting that a plan can sho
         }
     }
     foreach (PolicySettings::all() as $key => $setting) {
-        $wanted["policy.$key.label"] = $wanted["policy.$key.words"] = $wanted["workshop.policyGroup.{$setting['group']}"] = $wanted["workshop.changesWhat.{$setting['changes']}"] = true;
+        $wanted["policy.$key.label"] = $wanted["policy.$key.words"] = true;
+        $wanted["workshop.policyGroup.{$setting['group']}"] = $wanted["workshop.changesWhat.{$setting['changes']}"] = true;
         foreach ($setting['choices'] ?? [] as $choice) {
             $wanted["policy.$key.option.$choice"] = true;
         }

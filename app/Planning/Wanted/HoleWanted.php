@@ -59,7 +59,9 @@ final readonly class HoleWanted implements Wanted
                 ...AtMachine::hole($this->request, $this->typed),
                 'through' => $through,
                 ...($through ? [] : ['depth_mm' => $this->typed->length('depth')]),
-                ...($this->typed->text('position_tolerance') === '' ? [] : ['position_tolerance_mm' => $this->typed->length('position_tolerance')]),
+                ...($this->typed->text('position_tolerance') === ''
+                    ? []
+                    : ['position_tolerance_mm' => $this->typed->length('position_tolerance')]),
             ],
             ...array_map($this->typed->length(...), $lengths),
             ...array_filter(

@@ -27,9 +27,10 @@ final class PolicyController
         return new JsonResponse([
             'settings' => (object) Policy::settingsInForce(),
             'catalogue' => $catalogue,
-            'changes' => Policy::query()->with('by')->latest('in_force_from')->latest('id')->limit(self::SHOWN_CHANGES)->get()->map(static fn (Policy $policy): array => [
-                'in_force_from' => $policy->in_force_from->toIso8601ZuluString(), 'by' => $policy->by?->name, 'note' => $policy->note,
-            ])->all(),
+            'changes' => Policy::query()->with('by')->latest('in_force_from')->latest('id')->limit(self::SHOWN_CHANGES)->get()
+                ->map(static fn (Policy $policy): array => [
+                    'in_force_from' => $policy->in_force_from->toIso8601ZuluString(), 'by' => $policy->by?->name, 'note' => $policy->note,
+                ])->all(),
         ]);
     }
 

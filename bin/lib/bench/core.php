@@ -39,7 +39,8 @@ $cpu = static function (callable $work, int $times): float {
         $work();
     }
     $after = getrusage();
-    $spent = static fn (string $which): float => $after["ru_$which.tv_sec"] - $before["ru_$which.tv_sec"] + ($after["ru_$which.tv_usec"] - $before["ru_$which.tv_usec"]) / 1e6;
+    $spent = static fn (string $which): float => $after["ru_$which.tv_sec"] - $before["ru_$which.tv_sec"]
+        + ($after["ru_$which.tv_usec"] - $before["ru_$which.tv_usec"]) / 1e6;
 
     return 1000 * ($spent('utime') + $spent('stime')) / $times;
 };

@@ -34,7 +34,8 @@ foreach ($lines($answeredFile) as $one) {
 // A turn and its minutes are written together, or not at all.
 $half = DB::select('SELECT s.id FROM gate_sessions s WHERE s.ended_at IS NOT NULL AND EXISTS (SELECT FROM competency_machine_permit p '
     ."WHERE p.machine_id = s.machine_id)
-    AND s.started_at > now() - interval '1 day' AND (SELECT count(*) FROM competency_ledger l WHERE l.type = 'machine_time' AND l.data ->> 'session' = s.id::text)
+    AND s.started_at > now() - interval '1 day' AND (SELECT count(*) FROM competency_ledger l
+        WHERE l.type = 'machine_time' AND l.data ->> 'session' = s.id::text)
     <> (SELECT count(*) FROM competency_machine_permit p WHERE p.machine_id = s.machine_id)");
 foreach ($half as $turn) {
     $faults[] = "turn {$turn->id} was ended without its minutes, or with them twice";

@@ -124,7 +124,7 @@ final class MadeUpGate
     }
 }
 
-it('says on to nobody who is held, gone, outside hours or at a machine out of service, whatever order, repeat, skew or cut', function (): void {
+it('says on to nobody held, gone, outside hours or at a machine out of service, whatever order, repeat, skew or cut', function (): void {
     $random = new Random\Randomizer(new Random\Engine\Mt19937(20_311_125));
     $on = $restrictions = 0;
     for ($history = 0; $history < 10_000; $history++) {

@@ -80,7 +80,9 @@ final readonly class PilotPlan implements Operation
         $chosen = [];
         $before = $pilot;
         for ($i = 1; $i < $steps; $i++) {
-            $candidates = array_values(array_filter($this->drills, static fn (Drill $drill): bool => $drill->diameter->isGreaterThan($before->diameter)
+            $candidates = array_values(array_filter(
+                $this->drills,
+                static fn (Drill $drill): bool => $drill->diameter->isGreaterThan($before->diameter)
                 && $drill->diameter->isLessThan($final->diameter)));
             $next = Drill::nearest($candidates, $pilot->diameter->times($ratio ** ($i / $steps)));
             if ($next !== null) {
