@@ -16,8 +16,8 @@ const end = useAction((name: string) =>
 /** The browser's own long name for itself, shortened to what a person would call it. */
 function called(agent: string): string {
   const browser = /(Firefox|Edg|OPR|Chrome|Safari)\/(\d+)/.exec(agent);
-  const system = /\(([^;)]+)/.exec(agent);
-  return [browser ? `${browser[1]} ${browser[2]}` : agent.slice(0, 40), system?.[1]].filter(Boolean).join(', ');
+  const system = /Android|iPhone|iPad|Windows|Macintosh|CrOS|Linux/.exec(agent);
+  return [browser ? `${browser[1]} ${browser[2]}` : agent.slice(0, 40), system?.[0]].filter(Boolean).join(', ');
 }
 </script>
 
