@@ -37,7 +37,6 @@ for name in php web queue schedule database; do
   before=$(part "$name"); kill -KILL "$before"
   holds "$name is killed outright, and back within seconds" soon eval '[ -n "$(part '"$name"')" ] && [ "$(part '"$name"')" != '"$before"' ] && up'
 done
-other() { [ -n "$(part php)" ] && up && grep -q database_away "$RUN/away"; }
 # A process that stands still while it holds every decision up lets go by itself.
 holds "a process that stands still in a restriction holds no gate for longer than seconds" bash -c '
   . bin/lib/common.sh; . bin/lib/settings.sh; RUN=$1; read_secrets "$RUN/secrets.sh"
