@@ -19,7 +19,7 @@ arch('only the reference tables are read from disk')
     ]);
 
 arch('the core is made of final classes')->expect('MillStep\Core')->classes()->toBeFinal()
-    ->ignoring(['MillStep\Core\Result', 'MillStep\Core\Exception\CoreException']);
+    ->ignoring(['MillStep\Core\Border\Result', 'MillStep\Core\Border\CoreException']);
 
 arch('every file is strict')->expect(['MillStep\Core', 'App'])->toUseStrictTypes();
 

@@ -17,7 +17,7 @@ final class MarkCriterion
      * @param  'mm'|'in'  $units  of a reading that names none
      *
      * @throws Refusal `concluded`, `no_criterion`
-     * @throws \MillStep\Core\Exception\InvalidInput when a reading is not readable
+     * @throws \MillStep\Core\Border\InvalidInput when a reading is not readable
      */
     public function __invoke(Attempt $attempt, string $criterionId, array $given, string $units): Attempt
     {

@@ -7,15 +7,15 @@ namespace App\Assessment;
 use App\Workshop\Policy;
 use MillStep\Core\Assessment\Score;
 use MillStep\Core\Assessment\ScoreAssessment;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Measure\JudgeMeasurement;
-use MillStep\Core\Measure\Length;
 use MillStep\Core\Measure\TruePosition;
 
 /** Lays a sheet and its marks before the core. */
 final class Scoring
 {
-    /** @throws \MillStep\Core\Exception\CoreException when a sheet is not readable */
+    /** @throws \MillStep\Core\Border\CoreException when a sheet is not readable */
     public function score(Attempt $attempt): Score
     {
         return ScoreAssessment::fromFields(Fields::of([

@@ -7,13 +7,13 @@ namespace App\Competency;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Ledger\Entries;
 use MillStep\Core\Competency\Ledger\Folded;
 use MillStep\Core\Competency\Ledger\Ledger;
 use MillStep\Core\Competency\Ledger\Line;
 use MillStep\Core\Competency\Record;
-use MillStep\Core\Exception\CoreException;
-use MillStep\Core\Fields;
 
 /**
  * Reads learners' records from folds that were kept and the lines after them, in one query. A fold is sealed with the

@@ -8,10 +8,10 @@ use App\People\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\HashChain;
 use MillStep\Core\Competency\Ledger\Entries;
 use MillStep\Core\Competency\Ledger\Line;
-use MillStep\Core\Fields;
 
 /**
  * One line of the ledger. Written by RecordEntry, read by everybody else, changed by nobody.
@@ -65,7 +65,7 @@ final class LedgerEntry extends Model
     /**
      * As the core reads it.
      *
-     * @throws \MillStep\Core\Exception\InvalidInput when it is of a kind or version that is not known
+     * @throws \MillStep\Core\Border\InvalidInput when it is of a kind or version that is not known
      */
     public function line(): Line
     {

@@ -10,8 +10,8 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Scope;
-use MillStep\Core\Fields;
 
 /**
  * @property int $id
@@ -57,7 +57,7 @@ final class Permit extends Model
     /**
      * What a signature for it may cover at most.
      *
-     * @throws \MillStep\Core\Exception\InvalidInput when what is stored is no scope
+     * @throws \MillStep\Core\Border\InvalidInput when what is stored is no scope
      */
     public function coreScope(): Scope
     {

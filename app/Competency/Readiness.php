@@ -8,7 +8,7 @@ use App\People\User;
 use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use MillStep\Core\Competency\SignOffReadiness;
-use MillStep\Core\Workshop\ShopPolicy;
+use MillStep\Core\Policy\ShopPolicy;
 
 /** Gathers what the core must know to say whether a signature may be made now. The screen and the server both ask here. */
 final class Readiness

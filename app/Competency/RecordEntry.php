@@ -9,9 +9,9 @@ use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\HashChain;
 use MillStep\Core\Competency\Ledger\Entries;
-use MillStep\Core\Fields;
 
 /** Adds one entry to the ledger, chained to the one before and sealed with the shop's key. The only writer. */
 final class RecordEntry
@@ -28,7 +28,7 @@ final class RecordEntry
      * @param  string|null  $id  of the caller's making, where the entry may be sent twice
      *
      * @throws Refusal `id_used` when the id stands for another entry
-     * @throws \MillStep\Core\Exception\InvalidInput when the core could not read the entry again
+     * @throws \MillStep\Core\Border\InvalidInput when the core could not read the entry again
      */
     public function __invoke(
         User $learner,

@@ -6,8 +6,8 @@ namespace App\Competency;
 
 use App\Learning\Lesson;
 use Illuminate\Support\Collection;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Requirement;
-use MillStep\Core\Fields;
 
 /** What the shop asks for as it stands: every permit with its statements, and which lesson versions still count. */
 final readonly class Rules

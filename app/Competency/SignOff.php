@@ -10,8 +10,8 @@ use App\People\User;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Scope;
-use MillStep\Core\Fields;
 
 /** The instructor's signature: what it covers, for how long, on which words. There is no override. */
 final class SignOff

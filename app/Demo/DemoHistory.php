@@ -30,10 +30,10 @@ use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Str;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Competency\Scope;
-use MillStep\Core\Fields;
 use MillStep\Core\Learning\DrawnQuestion;
-use MillStep\Core\Measure\Length;
 
 /**
  * What the demo's people did up to today, done by the very actions that the application uses, each at its

@@ -8,10 +8,10 @@ use App\Competency\PermitStanding;
 use App\Competency\Standings;
 use App\People\User;
 use Illuminate\Support\Collection;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Access;
 use MillStep\Core\Competency\AccessDecision;
 use MillStep\Core\Competency\Decision;
-use MillStep\Core\Fields;
 
 /** Lays the facts of the moment before the core. Every reader, poll and event asks here; nobody decides anything else. */
 final class DecideAccess

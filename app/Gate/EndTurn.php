@@ -8,7 +8,7 @@ use App\Competency\RecordEntry;
 use App\Gate\Events\SessionEnded;
 use App\People\User;
 use Carbon\CarbonImmutable;
-use MillStep\Core\Workshop\ShopPolicy;
+use MillStep\Core\Policy\ShopPolicy;
 
 /**
  * Ends a turn, says why, and writes the minutes. Only who ended it themselves, or had it ended by an instructor, was

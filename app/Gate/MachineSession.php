@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use MillStep\Core\Competency\Decision;
 use MillStep\Core\Gate\Turn;
-use MillStep\Core\Workshop\ShopPolicy;
+use MillStep\Core\Policy\ShopPolicy;
 
 /**
  * A person at a machine, from the badge that let them in to the badge that ended it.

@@ -15,8 +15,8 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
-use MillStep\Core\Fields;
-use MillStep\Core\Workshop\ShopPolicy;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Policy\ShopPolicy;
 
 /**
  * Everything that a decision at one machine goes by, as it stands in one instant: read in a single query, after the
@@ -60,7 +60,7 @@ final readonly class Moment
      * Takes the locks of a decision and looks then: call it in a transaction. A person is locked by the hash of their badge,
      * or by the read that asked them.
      *
-     * @throws \MillStep\Core\Exception\InvalidInput when a stored setting is not readable
+     * @throws \MillStep\Core\Border\InvalidInput when a stored setting is not readable
      */
     public static function at(
         int $machineId,

@@ -10,7 +10,7 @@ use Illuminate\Database\QueryException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Border\CoreException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 /**

@@ -11,8 +11,8 @@ use App\Learning\Events\StepOpened;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Learning\LessonReading;
-use MillStep\Core\Measure\Length;
 use MillStep\Core\Measure\Reading;
 
 /** Takes what a learner did, read or chose at a step. The core judges readings; a hold asks for the instructor. */
@@ -30,7 +30,7 @@ final class AnswerStep
      * @param  'mm'|'in'|null  $units  of a caliper's reading that names none; the learner's own where not said
      *
      * @throws Refusal `step_order`, or `guided` while a lesson that needs power is not open to this learner
-     * @throws \MillStep\Core\Exception\CoreException when a reading cannot be understood
+     * @throws \MillStep\Core\Border\CoreException when a reading cannot be understood
      */
     public function __invoke(Progress $progress, string $key, ?string $value, ?CarbonImmutable $at = null, ?string $units = null): Progress
     {

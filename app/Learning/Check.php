@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Learning;
 
 use Illuminate\Database\Eloquent\Model;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Learning\QuestionBank;
 
 /**
@@ -35,7 +35,7 @@ final class Check extends Model
         return self::query()->where('code', $code)->latest('version')->firstOrFail();
     }
 
-    /** @throws \MillStep\Core\Exception\InvalidInput when the bank is not readable */
+    /** @throws \MillStep\Core\Border\InvalidInput when the bank is not readable */
     public function bank(): QuestionBank
     {
         return QuestionBank::fromFields(Fields::of([

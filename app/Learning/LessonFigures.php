@@ -6,14 +6,14 @@ namespace App\Learning;
 
 use App\Workshop\MaterialRow;
 use App\Workshop\Policy;
-use MillStep\Core\Exception\CoreException;
-use MillStep\Core\Exception\Impossible;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Impossible;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Learning\BoundHole;
 use MillStep\Core\Learning\LessonFigures as CoreFigures;
-use MillStep\Core\Measure\Length;
 use MillStep\Core\Planning\Figure;
-use MillStep\Core\Planning\Hole\HolePlan;
+use MillStep\Core\Planning\Plan\HolePlan;
 
 /** Gathers a lesson's machine, crib, part and policy and has the core plan its hole. */
 final class LessonFigures

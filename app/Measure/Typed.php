@@ -6,7 +6,7 @@ namespace App\Measure;
 
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Measure\Size;
 
 /** Lengths of a request as they were typed (3/8, 6.8, 15 thou), understood by the core in the writer's units. */

@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Validation\ValidationException;
-use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Border\CoreException;
 
 /**
  * A plan that was given a name. Its request is kept as it was typed, so that it is planned anew whenever it is

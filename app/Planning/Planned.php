@@ -6,8 +6,8 @@ namespace App\Planning;
 
 use MillStep\Core\Planning\Drawing\Drawing;
 use MillStep\Core\Planning\Layout\LayoutResult;
-use MillStep\Core\Planning\PlanQuestions;
-use MillStep\Core\Planning\PlanResult;
+use MillStep\Core\Planning\Plan\PlanQuestions;
+use MillStep\Core\Planning\Plan\PlanResult;
 use MillStep\Core\Workshop\MachineSpec;
 
 /** What a plan came to: the core's answer, its drawing, and what stands over it on paper. */

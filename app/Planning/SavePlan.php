@@ -8,7 +8,7 @@ use App\People\User;
 use App\Support\Refusal;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Border\CoreException;
 
 /** Gives a plan its name and keeps it, new or changed. Sent twice it is written once. */
 final class SavePlan

@@ -10,8 +10,8 @@ use App\Workshop\Events\PolicyChanged;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use MillStep\Core\Fields;
-use MillStep\Core\Workshop\ShopPolicy;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Policy\ShopPolicy;
 
 /** Puts a changed policy in force from now on. The one before stays, so that what was in force can be shown. */
 final class ChangePolicy

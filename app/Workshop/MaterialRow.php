@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use Illuminate\Database\Eloquent\Model;
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Workshop\Material;
 use MillStep\Core\Workshop\MaterialTable;
 

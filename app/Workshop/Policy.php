@@ -8,8 +8,8 @@ use App\People\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use MillStep\Core\Fields;
-use MillStep\Core\Workshop\ShopPolicy;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Policy\ShopPolicy;
 
 /**
  * The shop's rules from an instant on. A change is a new row.
@@ -36,7 +36,7 @@ final class Policy extends Model
     /**
      * What is in force now; without a row of its own, a shop starts with the careful defaults.
      *
-     * @throws \MillStep\Core\Exception\InvalidInput when a stored setting is not readable
+     * @throws \MillStep\Core\Border\InvalidInput when a stored setting is not readable
      */
     public static function inForce(): ShopPolicy
     {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use Illuminate\Support\Facades\DB;
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Workshop\MachineSpec;
 
 /** Writes a machine down, new or changed. The core reads it first: what it cannot plan with is refused. */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Measure\Size;
-use MillStep\Core\Planning\Lathe\StandardCentreDrill;
-use MillStep\Core\Planning\Thread\TapType;
-use MillStep\Core\Planning\Thread\ThreadTable;
+use MillStep\Core\Reference\StandardCentreDrill;
+use MillStep\Core\Reference\TapType;
+use MillStep\Core\Reference\ThreadTable;
 
 /** Puts one tool into a crib. What was typed (3/8, #7, M6) is understood by the core and kept by its proper name. */
 final class SaveTool

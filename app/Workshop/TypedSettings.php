@@ -6,9 +6,9 @@ namespace App\Workshop;
 
 use App\Measure\Typed;
 use Illuminate\Validation\ValidationException;
-use MillStep\Core\Fields;
-use MillStep\Core\Workshop\PolicySettings;
-use MillStep\Core\Workshop\ShopPolicy;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Policy\PolicySettings;
+use MillStep\Core\Policy\ShopPolicy;
 
 /** Settings of the policy as they were typed: a length may be a text (3/8, 15 thou), in the writer's units where it names none. */
 final readonly class TypedSettings

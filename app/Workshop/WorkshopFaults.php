@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use Illuminate\Support\Arr;
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
-use MillStep\Core\Planning\Thread\TapType;
-use MillStep\Core\Planning\Thread\ThreadTable;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Policy\PolicySettings;
+use MillStep\Core\Policy\ShopPolicy;
+use MillStep\Core\Reference\TapType;
+use MillStep\Core\Reference\ThreadTable;
 use MillStep\Core\Workshop\Material;
-use MillStep\Core\Workshop\PolicySettings;
-use MillStep\Core\Workshop\ShopPolicy;
 
 /** Everything that is wrong with a workshop file, each with its place: its shape, and what the sound parts of it say. */
 final class WorkshopFaults

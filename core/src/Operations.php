@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace MillStep\Core;
 
-use MillStep\Core\Exception\CoreException;
-use MillStep\Core\Exception\Impossible;
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Exception\UnknownOperation;
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Impossible;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Operation;
+use MillStep\Core\Border\Result;
+use MillStep\Core\Border\UnknownOperation;
 
 /** The only list of operations: bin/compute and the API both read it. */
 final class Operations
@@ -17,12 +20,12 @@ final class Operations
         'parse_size' => Measure\ParseSize::class,
         'spindle_speed' => Planning\Cutting\SpindleSpeed::class,
         'cut_time' => Planning\Cutting\CutTime::class,
-        'drill_point' => Planning\Hole\DrillPoint::class,
+        'drill_point' => Planning\Cutting\DrillPoint::class,
         'peck_plan' => Planning\Hole\PeckPlan::class,
         'pilot_plan' => Planning\Hole\PilotPlan::class,
-        'drilling_torque' => Setup\DrillingTorque::class,
-        'holding_check' => Setup\HoldingCheck::class,
-        'reaction' => Setup\Reaction::class,
+        'drilling_torque' => Workshop\Holding\DrillingTorque::class,
+        'holding_check' => Workshop\Holding\HoldingCheck::class,
+        'reaction' => Workshop\Holding\Reaction::class,
         'thread_percent' => Planning\Thread\ThreadPercent::class,
         'tap_drill' => Planning\Thread\TapDrill::class,
         'blind_tap_depth' => Planning\Thread\BlindTapDepth::class,
@@ -35,7 +38,7 @@ final class Operations
         'centre_finder_check' => Measure\CentreFinderCheck::class,
         'mark_correction' => Measure\MarkCorrection::class,
         'stick_out' => Planning\Lathe\StickOut::class,
-        'dial_move' => Planning\Lathe\DialMove::class,
+        'dial_move' => Workshop\DialMove::class,
         'turning_passes' => Planning\Lathe\TurningPasses::class,
         'part_off_batch' => Planning\Lathe\PartOffBatch::class,
         'cut_list' => Planning\Stock\CutList::class,
@@ -46,8 +49,8 @@ final class Operations
         'judge_measurement' => Measure\JudgeMeasurement::class,
         'true_position' => Measure\TruePosition::class,
         'reader_agreement' => Measure\ReaderAgreement::class,
-        'hole_plan' => Planning\Hole\HolePlan::class,
-        'lathe_plan' => Planning\Lathe\LathePlan::class,
+        'hole_plan' => Planning\Plan\HolePlan::class,
+        'lathe_plan' => Planning\Plan\LathePlan::class,
         'layout_plan' => Planning\Layout\LayoutPlan::class,
         'setup_review' => Setup\SetupReview::class,
         'score_assessment' => Assessment\ScoreAssessment::class,

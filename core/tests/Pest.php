@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Border\CoreException;
 use MillStep\Core\Operations;
 
 /**

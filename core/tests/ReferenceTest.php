@@ -27,7 +27,7 @@ it('names file, line and column of a broken row', function (string $csv, string 
 it('reads every material of the shipped table', function (): void {
     expect(MaterialTable::shipped()->all())->toHaveCount(20)
         ->and(MaterialTable::shipped()->get('acrylic')->needsZeroRake)->toBeTrue()
-        ->and(fn () => MaterialTable::shipped()->get('cheese'))->toThrow(MillStep\Core\Exception\InvalidInput::class);
+        ->and(fn () => MaterialTable::shipped()->get('cheese'))->toThrow(MillStep\Core\Border\InvalidInput::class);
 });
 
 it('loads every shipped table, each of its rows checked', function (callable $load, int $rows): void {
@@ -35,10 +35,10 @@ it('loads every shipped table, each of its rows checked', function (callable $lo
 })->with([
     'feeds' => [fn (): array => array_merge(...array_values(MillStep\Core\Planning\Cutting\FeedTable::bands())), 63],
     'limits' => [fn (): array => array_merge(...array_values(MillStep\Core\Measure\FitTable::bands())), 42],
-    'tapers' => [fn (): array => MillStep\Core\Workshop\MorseTaper::drills(), 7],
-    'taps' => [fn (): array => MillStep\Core\Planning\Thread\TapType::all(), 6],
-    'centre drills' => [fn (): array => MillStep\Core\Planning\Lathe\StandardCentreDrill::all(), 20],
-    'holding' => [fn (): array => MillStep\Core\Setup\Workholding::all(), 16],
+    'tapers' => [fn (): array => MillStep\Core\Reference\MorseTaper::drills(), 7],
+    'taps' => [fn (): array => MillStep\Core\Reference\TapType::all(), 6],
+    'centre drills' => [fn (): array => MillStep\Core\Reference\StandardCentreDrill::all(), 20],
+    'holding' => [fn (): array => MillStep\Core\Workshop\Holding\Workholding::all(), 16],
     'reamers by machine' => [fn (): array => MillStep\Core\Planning\Ream\ReamAllowance::shipped('machine'), 5],
     'reamers by hand' => [fn (): array => MillStep\Core\Planning\Ream\ReamAllowance::shipped('hand'), 5],
     'doubts' => [fn (): array => MillStep\Core\Reference\Uncertainty::marks(), 63],
@@ -81,12 +81,12 @@ it('says what is known against a figure, and nothing where nothing is', function
 ]);
 
 it('knows limits by class and size, and what lies beyond them', function (): void {
-    $limits = MillStep\Core\Measure\FitTable::limits('H7', MillStep\Core\Measure\Length::mm(10));
+    $limits = MillStep\Core\Measure\FitTable::limits('H7', MillStep\Core\Border\Length::mm(10));
     expect($limits->lower->inMm())->toBe(10.0)->and($limits->upper->inMm())->toBe(10.015)
-        ->and(MillStep\Core\Measure\FitTable::limits('H7', MillStep\Core\Measure\Length::mm(10.001))->upper->inMm())->toBe(10.019)
-        ->and(MillStep\Core\Measure\FitTable::limits('g6', MillStep\Core\Measure\Length::mm(3))->upper->inMm())->toBe(2.998)
-        ->and(fn () => MillStep\Core\Measure\FitTable::limits('H7', MillStep\Core\Measure\Length::mm(60)))
-        ->toThrow(MillStep\Core\Exception\NoCandidate::class);
+        ->and(MillStep\Core\Measure\FitTable::limits('H7', MillStep\Core\Border\Length::mm(10.001))->upper->inMm())->toBe(10.019)
+        ->and(MillStep\Core\Measure\FitTable::limits('g6', MillStep\Core\Border\Length::mm(3))->upper->inMm())->toBe(2.998)
+        ->and(fn () => MillStep\Core\Measure\FitTable::limits('H7', MillStep\Core\Border\Length::mm(60)))
+        ->toThrow(MillStep\Core\Border\NoCandidate::class);
 });
 
 it('keeps the threads\' own columns true to each other', function (): void {

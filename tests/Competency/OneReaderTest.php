@@ -100,7 +100,7 @@ it('keeps a hold that a fast clock dated into the future, and records nothing be
 it('does not write what it could not read again', function (array $entry): void {
     expect(
         fn () => app(RecordEntry::class)($this->learner, $this->permit(), $entry[0], $entry[1], $this->by),
-    )->toThrow(MillStep\Core\Exception\InvalidInput::class);
+    )->toThrow(MillStep\Core\Border\InvalidInput::class);
 })->with([
     [['practice_confirmed', []]],
     [['forgiven', []]],

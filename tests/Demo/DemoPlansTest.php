@@ -6,7 +6,7 @@ use App\Demo\DemoShop;
 use App\Planning\Plan;
 use App\Planning\PlanKind;
 use App\Workshop\Part;
-use MillStep\Core\Workshop\PolicySettings;
+use MillStep\Core\Policy\PolicySettings;
 
 /** The scenario's eight parts, planned and saved in the demo. */
 beforeEach(fn () => app(DemoShop::class)->people());

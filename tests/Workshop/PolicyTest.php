@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\People\Role;
 use App\Workshop\Policy;
-use MillStep\Core\Workshop\PolicySettings;
+use MillStep\Core\Policy\PolicySettings;
 
 it('says what can be set, what is set, and what was changed by whom and why', function (): void {
     $lead = $this->person(Role::Lead);
@@ -67,7 +67,7 @@ it('takes a length as it is written in the shop, in the writer\'s units', functi
 it('has a careful value for every setting that can stand', function (): void {
     foreach (PolicySettings::all() as $key => $setting) {
         if ($setting['default'] !== null) {
-            expect(MillStep\Core\Workshop\ShopPolicy::faults(MillStep\Core\Fields::of([$key => $setting['default']])))->toBe([], $key);
+            expect(MillStep\Core\Policy\ShopPolicy::faults(MillStep\Core\Border\Fields::of([$key => $setting['default']])))->toBe([], $key);
         }
     }
 });

@@ -10,7 +10,7 @@ use App\Workshop\MaterialRow;
 use App\Workshop\Policy;
 use App\Workshop\WorkshopFile;
 use Illuminate\Testing\TestResponse;
-use MillStep\Core\Workshop\PolicySettings;
+use MillStep\Core\Policy\PolicySettings;
 
 function bring_in($test, array|string $file, bool $apply = true): TestResponse
 {

@@ -12,9 +12,9 @@ use App\Learning\Progress;
 use App\Planning\Attachment;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
-use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Border\CoreException;
 use MillStep\Core\Planning\Figure;
-use MillStep\Core\Planning\Hole\SectionDrawing;
+use MillStep\Core\Planning\Plan\SectionDrawing;
 
 /** A lesson with its figures computed for the machine, crib and part that it is bound to. */
 final class LessonResource extends JsonResource

@@ -6,7 +6,7 @@ namespace App\Measure\Http;
 
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Measure\ParseSize;
 use MillStep\Core\Measure\Size;
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning\Files;
 
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Planning\Drawing\Text;
 
 /** What drawing files share: how a length is written in somebody's units. */

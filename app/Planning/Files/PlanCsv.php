@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Planning\Files;
 
 use App\Planning\Planned;
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Planning\Layout\LayoutHole;
 use MillStep\Core\Planning\Layout\LayoutResult;
 use MillStep\Core\Planning\Layout\LayoutSetting;
-use MillStep\Core\Planning\PlanStep;
+use MillStep\Core\Planning\Step\PlanStep;
 
 /** The table of a plan for a spreadsheet: coordinates of a layout, operations of a sequence. */
 final class PlanCsv

@@ -15,7 +15,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
-use MillStep\Core\Planning\PlanChanges;
+use MillStep\Core\Planning\Plan\PlanChanges;
 
 final class PlanController
 {

@@ -11,8 +11,8 @@ use App\Planning\Planned;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Validation\ValidationException;
-use MillStep\Core\Exception\CoreException;
-use MillStep\Core\Planning\PlanChanges;
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Planning\Plan\PlanChanges;
 
 /** A saved plan: as it was asked for, as it comes out now, and what differs from when it was saved. */
 final class PlanResource extends JsonResource

@@ -12,8 +12,8 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
-use MillStep\Core\Exception\CoreException;
-use MillStep\Core\Planning\PlanChanges;
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Planning\Plan\PlanChanges;
 
 /** What a changed policy would do: every saved plan, planned by the policy in force and by the changed one. */
 final class PolicyPreviewController

@@ -8,11 +8,11 @@ use App\Measure\Typed;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
 use Illuminate\Validation\Rule;
-use MillStep\Core\Fields;
-use MillStep\Core\Planning\Hole\HolePlan;
-use MillStep\Core\Planning\Hole\SectionDrawing;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Planning\Lathe\LatheSupport;
-use MillStep\Core\Setup\Workholding;
+use MillStep\Core\Planning\Plan\HolePlan;
+use MillStep\Core\Planning\Plan\SectionDrawing;
+use MillStep\Core\Workshop\Holding\Workholding;
 
 /** One hole, at a drill press or on a lathe. */
 final readonly class HoleWanted implements Wanted

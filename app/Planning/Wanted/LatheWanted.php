@@ -9,12 +9,12 @@ use App\Planning\PlanKind;
 use App\Planning\Planned;
 use App\Workshop\Bar;
 use Illuminate\Validation\Rule;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\Lathe\BatchDrawing;
-use MillStep\Core\Planning\Lathe\LathePlan;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Planning\Lathe\LatheSupport;
-use MillStep\Core\Planning\PlanResult;
+use MillStep\Core\Planning\Plan\BatchDrawing;
+use MillStep\Core\Planning\Plan\LathePlan;
+use MillStep\Core\Planning\Plan\PlanResult;
 use MillStep\Core\Planning\Stock\ClassBars;
 
 /** A batch of rings or bushes from one bar, or one piece at its end; and bars for a whole class. */

@@ -12,10 +12,10 @@ use App\Workshop\Policy;
 use App\Workshop\ToolsAtHand;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Planning\Layout\LayoutDrawing;
 use MillStep\Core\Planning\Layout\LayoutPlan;
-use MillStep\Core\Workshop\ShopPolicy;
+use MillStep\Core\Policy\ShopPolicy;
 
 /** The holes of a plate, as they are marked out. */
 final readonly class LayoutWanted implements Wanted

@@ -6,7 +6,7 @@ namespace App\Planning\Wanted;
 
 use App\Planning\Planned;
 use Illuminate\Validation\ValidationException;
-use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Border\CoreException;
 
 /** What somebody wants planned, as they said it. Turns it into an operation of the core for this shop. */
 interface Wanted

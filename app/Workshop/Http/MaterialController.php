@@ -12,7 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Reference\Uncertainty;
 use MillStep\Core\Workshop\Material;
 

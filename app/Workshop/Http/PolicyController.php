@@ -11,7 +11,7 @@ use App\Workshop\TypedSettings;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use MillStep\Core\Workshop\PolicySettings;
+use MillStep\Core\Policy\PolicySettings;
 
 final class PolicyController
 {

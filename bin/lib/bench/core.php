@@ -76,7 +76,7 @@ foreach ([10, 20, 40, 80] as $size) {
     $nothing = static function () use ($input): void {
         try {
             Operations::compute('parallel_stack', $input);
-        } catch (MillStep\Core\Exception\NoCandidate) {
+        } catch (MillStep\Core\Border\NoCandidate) {
             // The longest search is the one that finds nothing.
         }
     };

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Assessment;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Measure\JudgeMeasurement;
 use MillStep\Core\Measure\Verdict;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Assessment;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Operation;
 
 /** The outcome of a practical sheet: stopped, incomplete, not yet, passed, in that order of precedence. */
 final readonly class ScoreAssessment implements Operation

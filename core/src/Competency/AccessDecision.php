@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /**
  * May this person run this machine now: alone, supervised or no, with all reasons, the first decisive.

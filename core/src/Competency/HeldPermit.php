@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 
 /** A permit that is needed, as the person holds it. */
 final readonly class HeldPermit

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 
 final readonly class PrerequisiteStanding
 {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
 
 /** What a sign-off covers; what it does not limit is covered. */
 final readonly class Scope

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency;
 
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Operation;
 use MillStep\Core\Competency\Ledger\Ledger;
-use MillStep\Core\Fields;
-use MillStep\Core\Operation;
 
 /** Where one learner stands with one permit, as of an instant, computed from the ledger alone. */
 final readonly class Standing implements Operation

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Learning;
 
-use MillStep\Core\Exception\CoreException;
-use MillStep\Core\Exception\NoCandidate;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\Hole\HolePlan;
-use MillStep\Core\Planning\PlanResult;
-use MillStep\Core\Planning\PlanStep;
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\NoCandidate;
+use MillStep\Core\Planning\Plan\HolePlan;
+use MillStep\Core\Planning\Plan\PlanResult;
+use MillStep\Core\Planning\Step\PlanStep;
+use MillStep\Core\Policy\ShopPolicy;
 use MillStep\Core\Workshop\Material;
-use MillStep\Core\Workshop\ShopPolicy;
 
 /** The hole that a lesson is bound to, as its plan makes it on this machine from this crib. */
 final readonly class BoundHole

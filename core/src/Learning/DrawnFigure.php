@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Learning;
 
-use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Measure\Size;
 
 final readonly class DrawnFigure

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Learning;
 
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Planning\Figure;
-use MillStep\Core\Planning\PlanStep;
+use MillStep\Core\Planning\Step\PlanStep;
 
 /** The figures that a lesson may bind to, for one hole on one machine from one crib. */
 final class LessonFigures

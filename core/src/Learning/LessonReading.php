@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Learning;
 
-use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Measure\JudgeMeasurement;
-use MillStep\Core\Measure\Length;
 use MillStep\Core\Measure\Verdict;
 
 /** Judges what a learner typed at a lesson's step, for the case that the lesson is bound to. */

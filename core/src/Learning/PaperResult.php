@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Learning;
 
-use MillStep\Core\Result;
+use MillStep\Core\Border\Result;
 
 final readonly class PaperResult extends Result
 {

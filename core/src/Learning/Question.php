@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Learning;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 use Random\Randomizer;
 
 /** One question of a bank; drawing it settles the order of its choices and the values of its figures. */

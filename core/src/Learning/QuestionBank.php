@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Learning;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 
 /**
  * The questions of one safety check and how many of each kind make a paper. Every critical question is on every

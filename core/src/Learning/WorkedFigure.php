@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Learning;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Operations;
 use Random\Randomizer;
 
@@ -41,7 +41,7 @@ final readonly class WorkedFigure
         );
     }
 
-    /** @throws \MillStep\Core\Exception\CoreException when the bank's values make no sense to the operation */
+    /** @throws \MillStep\Core\Border\CoreException when the bank's values make no sense to the operation */
     public function draw(Randomizer $random): DrawnFigure
     {
         $values = [];

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Measure;
 
-use MillStep\Core\Result;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Result;
 
 final readonly class Centre extends Result
 {

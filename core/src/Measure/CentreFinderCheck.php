@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Measure;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /** Scribe, turn half round, scribe again: the tool is out by half the gap between the lines. */
 final readonly class CentreFinderCheck implements Operation

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Measure;
 
+use MillStep\Core\Border\Length;
 use MillStep\Core\Reference\BrokenTable;
 use MillStep\Core\Reference\Table;
 

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Measure;
 
-use MillStep\Core\Exception\Impossible;
-use MillStep\Core\Fields;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Impossible;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /** The middle between two touches, and the size between them. */
 final readonly class FindCentre implements Operation

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Measure;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Exception\NoCandidate;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\NoCandidate;
 use MillStep\Core\Reference\BrokenTable;
 use MillStep\Core\Reference\Row;
 use MillStep\Core\Reference\Table;

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Measure;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /**
  * Is a reading inside its limits, given what the instrument cannot tell? `in` inside the limits narrowed

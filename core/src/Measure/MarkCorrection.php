@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Measure;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /** What to do about a punch mark that is off: leave it, draw it over, or stone it away. */
 final readonly class MarkCorrection implements Operation

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Measure;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Operation;
 
 /** Reads a size as it is said in the shop. */
 final readonly class ParseSize implements Operation

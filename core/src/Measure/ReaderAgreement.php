@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Measure;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /** How far the learner's readings lie from the examiner's: on the whole, and from one to the next. */
 final readonly class ReaderAgreement implements Operation

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Measure;
 
-use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
 
 /** A reading of an instrument: a size as typed, or zero, or (for a deviation) one with a sign. */
 final class Reading

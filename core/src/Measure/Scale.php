@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Measure;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
 
 /** A machine's own scale: what its lines stand for, and how a reading on it is said. */
 final readonly class Scale

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Measure;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Result;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Result;
 
 /** A size as the shop says it: its diameter, the system it comes from and its name there. */
 final readonly class Size extends Result

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning;
 
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Result;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Result;
 
 /**
  * A number with its working, so that whoever presses it sees where it comes from.

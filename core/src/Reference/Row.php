@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Reference;
 
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
 
 /** One row of a reference table, its cells read with their promises checked. */
 final readonly class Row

@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Setup;
 
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Planning\Cutting\FeedTable;
+use MillStep\Core\Workshop\Holding\DrillingTorque;
+use MillStep\Core\Workshop\Holding\Holding;
+use MillStep\Core\Workshop\Holding\HoldingCheck;
+use MillStep\Core\Workshop\Holding\HoldingVerdict;
+use MillStep\Core\Workshop\Holding\Workholding;
 
 /** Holding the work against turning and lifting, and what lies under the hole. Each method is one rule. */
 final class HoldingRules

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Setup;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Planning\Lathe\CentreDrillVerdict;
 use MillStep\Core\Planning\Lathe\CentreVerdict;
 

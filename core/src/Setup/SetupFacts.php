@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Setup;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Policy\PolicySettings;
 use MillStep\Core\Workshop\Material;
 use MillStep\Core\Workshop\MaterialTable;
-use MillStep\Core\Workshop\PolicySettings;
 
 /** What is said about a setup. A fact that was left out is asked for by name, never guessed. */
 final readonly class SetupFacts

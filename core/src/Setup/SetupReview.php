@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Setup;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Operation;
 
 /**
  * Goes over a described setup, rule by rule. What a rule needs to know and is not told becomes a finding of

@@ -68,7 +68,7 @@ final class ThreadRules
         }
         $left = $setup->length('thickness_mm')->minus($setup->length('total_depth_mm'));
 
-        return $left->isAtMost(\MillStep\Core\Measure\Length::zero())
+        return $left->isAtMost(\MillStep\Core\Border\Length::zero())
             ? Finding::stop(
                 'breaks_through_blind',
                 sprintf(

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Setup;
 
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\Hole\DrillPoint;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Planning\Cutting\DrillPoint;
 
 /** The tool for this material and this hole. Each method is one rule. */
 final class ToolRules

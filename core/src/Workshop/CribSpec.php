@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Workshop;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\Thread\Thread;
-use MillStep\Core\Planning\Thread\ThreadTable;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Reference\Thread;
+use MillStep\Core\Reference\ThreadTable;
 
 /** The tools at hand. A list that is left out means that nothing is said about it, an empty one that there are none. */
 final readonly class CribSpec

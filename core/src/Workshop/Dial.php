@@ -4,11 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Workshop;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\Lathe\DialMove;
-use MillStep\Core\Planning\Lathe\DialReading;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
 
 /** A handwheel's dial: what a division moves, how many make a turn, and whether it shows radius or diameter. */
 final readonly class Dial

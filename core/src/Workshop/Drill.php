@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Workshop;
 
-use MillStep\Core\Exception\NoCandidate;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Result;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\NoCandidate;
+use MillStep\Core\Border\Result;
 
 /** One twist drill of a crib: its name there and its diameter. */
 final readonly class Drill extends Result
@@ -19,7 +19,7 @@ final readonly class Drill extends Result
     /**
      * @return non-empty-list<self>
      *
-     * @throws \MillStep\Core\Exception\InvalidInput
+     * @throws \MillStep\Core\Border\InvalidInput
      */
     public static function set(Fields $fields, string $key = 'drills'): array
     {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Workshop;
 
+use MillStep\Core\Border\Length;
 use MillStep\Core\Measure\DrillTable;
-use MillStep\Core\Measure\Length;
 use MillStep\Core\Measure\SizeSystem;
 
 /** The sets in which drills are bought (drill_sizes.csv). */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Workshop;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Measure\Scale;
 
 /** What a plan has to know of a machine. */

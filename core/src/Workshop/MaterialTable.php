@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Workshop;
 
-use MillStep\Core\Exception\InvalidInput;
+use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Reference\BrokenTable;
 use MillStep\Core\Reference\Table;
 

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Workshop;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 
 /** The spindle speeds that a machine has: steps, or a range that is set in tens. */
 final readonly class Speeds

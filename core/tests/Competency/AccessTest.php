@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\AccessDecision;
 use MillStep\Core\Competency\Decision;
-use MillStep\Core\Fields;
 
 /**
  * @param  array<string, mixed>  $change

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Ledger\Entries;
 use MillStep\Core\Competency\Ledger\Folded;
 use MillStep\Core\Competency\Ledger\Ledger;
 use MillStep\Core\Competency\Ledger\Line;
 use MillStep\Core\Competency\Record;
-use MillStep\Core\Fields;
 
 /** @param  list<array<string, mixed>>  $lines */
 function record(array $lines, string $now = '2031-06-01T12:00:00Z'): Record
@@ -168,7 +168,7 @@ it('does not refresh recency with minutes that nobody confirmed', function (): v
 it('refuses a payload of a version that it does not know, and a type that there is not', function (): void {
     foreach ([['v' => 2], ['type' => 'forgiven'], ['minutes' => null], ['minutes' => 'ten']] as $spoilt) {
         $line = [...['type' => 'practice_confirmed', 'minutes' => 10, 'at' => '2031-01-01T00:00:00Z'], ...$spoilt];
-        expect(fn () => record([$line]))->toThrow(MillStep\Core\Exception\InvalidInput::class);
+        expect(fn () => record([$line]))->toThrow(MillStep\Core\Border\InvalidInput::class);
     }
 });
 

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\LadderPlace;
 use MillStep\Core\Competency\Record;
 use MillStep\Core\Competency\Scope;
 use MillStep\Core\Competency\SignOffReadiness;
 use MillStep\Core\Competency\Stage;
-use MillStep\Core\Fields;
 
 function scope(array $scope): Scope
 {
@@ -135,7 +135,7 @@ it('is never widened by signing: whatever is covered by the signature is covered
             expect(! $signed->coversMaterial($material) || $permit->coversMaterial($material))->toBeTrue();
         }
         foreach ([1, 5, 10, 15, 20] as $mm) {
-            $length = MillStep\Core\Measure\Length::mm($mm);
+            $length = MillStep\Core\Border\Length::mm($mm);
             expect(! $signed->coversDiameter($length) || $permit->coversDiameter($length))->toBeTrue()
                 ->and(! $signed->coversThickness($length) || $permit->coversThickness($length))->toBeTrue();
         }

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\AccessDecision;
 use MillStep\Core\Competency\Ledger\Ledger;
 use MillStep\Core\Competency\Requirement;
 use MillStep\Core\Competency\Standing;
-use MillStep\Core\Fields;
 use MillStep\Core\Gate\Intent;
 use MillStep\Core\Gate\Meaning;
 use MillStep\Core\Gate\Tap;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Learning\Paper;
 use MillStep\Core\Learning\QuestionBank;
 
@@ -109,5 +109,5 @@ it('refuses a bank that cannot be drawn from', function (): void {
             'explanation' => '!',
             'options' => [['id' => 'a', 'text' => 'A', 'right' => true], ['id' => 'b', 'text' => 'B']],
         ],
-    ]]))->draw(1))->toThrow(MillStep\Core\Exception\InvalidInput::class, 'too few questions');
+    ]]))->draw(1))->toThrow(MillStep\Core\Border\InvalidInput::class, 'too few questions');
 });

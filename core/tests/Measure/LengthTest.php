@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Measure\Reading;
 use MillStep\Core\Measure\Size;
 
@@ -63,7 +63,7 @@ it('reads an instrument: zero, and a sign where one may stand', function (): voi
     expect(Reading::parse('0')->inMm())->toBe(0.0)
         ->and(Reading::parse('-0.08', 'mm', signed: true)->inMm())->toBe(-0.08)
         ->and(Reading::parse('.002', 'in', signed: true)->inMm())->toEqualWithDelta(0.0508, 1e-12)
-        ->and(fn () => Reading::parse('-0.08'))->toThrow(MillStep\Core\Exception\InvalidInput::class);
+        ->and(fn () => Reading::parse('-0.08'))->toThrow(MillStep\Core\Border\InvalidInput::class);
 });
 
 it('reads stock as sizes are written, up to ten metres', function (): void {

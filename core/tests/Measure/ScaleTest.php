@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Measure\Scale;
 
 it('says a reading as the scale shows it', function (string $unit, float $graduation, float $mm, string $words): void {

@@ -211,7 +211,7 @@ final class Examples
     {
         try {
             return json_decode((string) json_encode(\MillStep\Core\Operations::compute($operation, $input)), true);
-        } catch (\MillStep\Core\Exception\CoreException $fault) {
+        } catch (\MillStep\Core\Border\CoreException $fault) {
             return ['error' => $fault->toArray()];
         } catch (\Throwable) {
             return null;

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\Hole\HolePlan;
-use MillStep\Core\Planning\PlanChanges;
-use MillStep\Core\Planning\PlanQuestions;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Planning\Plan\HolePlan;
+use MillStep\Core\Planning\Plan\PlanChanges;
+use MillStep\Core\Planning\Plan\PlanQuestions;
 use MillStep\Core\Planning\Stock\ClassBars;
 
 require_once __DIR__.'/helpers.php';

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Fields;
-use MillStep\Core\Planning\Hole\HolePlan;
-use MillStep\Core\Planning\Hole\SectionDrawing;
-use MillStep\Core\Planning\Lathe\BatchDrawing;
-use MillStep\Core\Planning\Lathe\LathePlan;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Planning\Layout\LayoutDrawing;
 use MillStep\Core\Planning\Layout\LayoutPlan;
+use MillStep\Core\Planning\Plan\BatchDrawing;
+use MillStep\Core\Planning\Plan\HolePlan;
+use MillStep\Core\Planning\Plan\LathePlan;
+use MillStep\Core\Planning\Plan\SectionDrawing;
 
 require_once __DIR__.'/helpers.php';
 

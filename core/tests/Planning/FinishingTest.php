@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Planning\Thread\TapType;
+use MillStep\Core\Reference\TapType;
 
 require_once __DIR__.'/helpers.php';
 

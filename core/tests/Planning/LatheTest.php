@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Planning\Lathe\CentreDrillRange;
-use MillStep\Core\Planning\Lathe\StandardCentreDrill;
+use MillStep\Core\Reference\CentreDrillRange;
+use MillStep\Core\Reference\StandardCentreDrill;
 
 it('turns down in equal cuts, none deeper than allowed, ending at the size', function (): void {
     foreach (draws(120, 10, 60, 5) as $start) {
@@ -85,8 +85,8 @@ it('goes deeper for more of the cone', function (): void {
 it('reads the shipped centre drills, the open end as this size and over', function (): void {
     expect(StandardCentreDrill::ranges('metric'))->toHaveCount(10)->and(StandardCentreDrill::ranges('inch'))->toHaveCount(10);
     $inch = StandardCentreDrill::ranges('inch');
-    expect(end($inch)->contains(MillStep\Core\Measure\Length::mm(400)))->toBeTrue()
-        ->and(CentreDrillRange::nearest($inch, MillStep\Core\Measure\Length::mm(14))->size)->toBe('#2');
+    expect(end($inch)->contains(MillStep\Core\Border\Length::mm(400)))->toBeTrue()
+        ->and(CentreDrillRange::nearest($inch, MillStep\Core\Border\Length::mm(14))->size)->toBe('#2');
 });
 
 it('covers the whole batch with the bore, and uses no more bar than it says', function (): void {

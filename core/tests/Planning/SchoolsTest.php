@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Planning\PlanChanges;
-use MillStep\Core\Workshop\PolicySettings;
+use MillStep\Core\Planning\Plan\PlanChanges;
+use MillStep\Core\Policy\PolicySettings;
 
 require_once __DIR__.'/helpers.php';
 

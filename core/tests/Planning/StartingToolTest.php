@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Planning\Lathe\StandardCentreDrill;
+use MillStep\Core\Reference\StandardCentreDrill;
 
 require_once __DIR__.'/helpers.php';
 

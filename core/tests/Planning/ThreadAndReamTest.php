@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Planning\Thread\ThreadTable;
+use MillStep\Core\Reference\ThreadTable;
 
 /** @return list<array{designation: string, diameter_mm: float}> */
 function tenths(float $from = 1, float $to = 13): array
@@ -23,7 +23,7 @@ it('finds a thread by every name that it is called', function (string $said, flo
 ]);
 
 it('refuses a thread that is none', function (string $said): void {
-    expect(fn () => ThreadTable::shipped()->get($said))->toThrow(MillStep\Core\Exception\InvalidInput::class, 'is no thread of the table');
+    expect(fn () => ThreadTable::shipped()->get($said))->toThrow(MillStep\Core\Border\InvalidInput::class, 'is no thread of the table');
 })->with(['M8x9', 'M', '', '1/4', 'seven', "M8'; --"]);
 
 it('leaves less thread the larger the hole', function (string $form): void {

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Planning\Cutting\DeepHole;
 use MillStep\Core\Planning\Cutting\FeedTable;
-use MillStep\Core\Planning\Hole\DeepHole;
-use MillStep\Core\Planning\Hole\WorkFriction;
-use MillStep\Core\Setup\Workholding;
+use MillStep\Core\Workshop\Holding\WorkFriction;
+use MillStep\Core\Workshop\Holding\Workholding;
 use MillStep\Core\Workshop\MaterialTable;
 
 it('twists with the square of the diameter', function (): void {

@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-require_once __DIR__.'/../Planning/helpers.php';
-
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\Thread\ThreadTable;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Reference\ThreadTable;
 use MillStep\Core\Workshop\CribSpec;
 use MillStep\Core\Workshop\Drill;
 use MillStep\Core\Workshop\DrillSeries;
 use MillStep\Core\Workshop\MaterialTable;
+
+require_once __DIR__.'/../Planning/helpers.php';
 
 /** @param  array<string, mixed>  $given */
 function crib_of(array $given): CribSpec

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Fields;
-use MillStep\Core\Workshop\Hours;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Policy\Hours;
 
 /** @param  list<array{days: list<int>, from: string, to: string}>  $spans */
 function hours(array $spans, string $zone = 'Europe/Dublin'): Hours
@@ -70,5 +70,5 @@ it(
 );
 
 it('refuses hours that begin when they end', function (): void {
-    expect(fn () => hours([['days' => [1], 'from' => '08:00', 'to' => '08:00']]))->toThrow(MillStep\Core\Exception\InvalidInput::class);
+    expect(fn () => hours([['days' => [1], 'from' => '08:00', 'to' => '08:00']]))->toThrow(MillStep\Core\Border\InvalidInput::class);
 });

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-require_once __DIR__.'/../Planning/helpers.php';
-
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Reference\MorseTaper;
 use MillStep\Core\Workshop\Dial;
 use MillStep\Core\Workshop\MachineSpec;
-use MillStep\Core\Workshop\MorseTaper;
 use MillStep\Core\Workshop\Speeds;
+
+require_once __DIR__.'/../Planning/helpers.php';
 
 /** @param  array<string, mixed>  $given */
 function machine_of(array $given): MachineSpec

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Policy\PolicySettings;
+use MillStep\Core\Policy\ShopPolicy;
 use MillStep\Core\Workshop\Material;
 use MillStep\Core\Workshop\MaterialTable;
-use MillStep\Core\Workshop\PolicySettings;
-use MillStep\Core\Workshop\ShopPolicy;
 
 require_once __DIR__.'/../Planning/helpers.php';
 

@@ -8,8 +8,8 @@ use App\Measure\Typed;
 use App\Workshop\MaterialRow;
 use App\Workshop\Policy;
 use Illuminate\Foundation\Http\FormRequest;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Scope;
-use MillStep\Core\Fields;
 
 final class SignOffRequest extends FormRequest
 {

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency\Ledger;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 
 /** The only list of kinds of entry, and the one reader of their payloads. */
 final class Entries

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency\Ledger;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 
 /**
  * What one line of the ledger says happened. A kind of entry is one class in Entry/, listed in Entries; it reads

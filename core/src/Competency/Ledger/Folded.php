@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency\Ledger;
 
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Competency\Ledger\Entry\Corrected;
 use MillStep\Core\Competency\Record;
 use MillStep\Core\Competency\Scope;
 use MillStep\Core\Competency\Signature;
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
 
 /**
  * What a learner's lines for one permit come to up to one of them, so that whoever keeps it need only read the lines

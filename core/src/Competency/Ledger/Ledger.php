@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency\Ledger;
 
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Competency\Ledger\Entry\Corrected;
 use MillStep\Core\Competency\Record;
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
 
 /** The lines about one learner and one permit, in the ledger's own sequence. No clock can put them in another order. */
 final readonly class Ledger

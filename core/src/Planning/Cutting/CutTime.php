@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Cutting;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
-use MillStep\Core\Planning\Hole\DrillPoint;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /** How long a cut takes: approach, depth and point at the feed. */
 final readonly class CutTime implements Operation

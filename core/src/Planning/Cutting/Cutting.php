@@ -4,15 +4,14 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Cutting;
 
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Planning\Figure;
-use MillStep\Core\Planning\Hole\DeepHole;
+use MillStep\Core\Policy\ShopPolicy;
+use MillStep\Core\Policy\SpeedSchool;
 use MillStep\Core\Reference\BrokenTable;
 use MillStep\Core\Reference\Uncertainty;
 use MillStep\Core\Workshop\MachineSpec;
 use MillStep\Core\Workshop\Material;
-use MillStep\Core\Workshop\ShopPolicy;
-use MillStep\Core\Workshop\SpeedSchool;
 
 /** Speed and feed of one tool on this machine, by the schools in force, with their working. */
 final readonly class Cutting

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Cutting;
 
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Reference\BrokenTable;
 use MillStep\Core\Reference\Row;
 use MillStep\Core\Reference\Table;

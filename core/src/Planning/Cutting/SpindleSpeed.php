@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Cutting;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 use MillStep\Core\Workshop\Speeds;
 
 /** The speed to set: 1000·v·factor/(π·d), rounded down to a speed that the machine has. */

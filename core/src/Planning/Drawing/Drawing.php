@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Drawing;
 
-use MillStep\Core\Result;
+use MillStep\Core\Border\Result;
 
 /** A drawing to scale, in millimetres, y upwards; made of the very numbers that stand beside it. */
 final readonly class Drawing extends Result

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Drawing;
 
-use MillStep\Core\Result;
+use MillStep\Core\Border\Result;
 
 /** Straight lines from point to point, in millimetres, y upwards. */
 final readonly class Path extends Result

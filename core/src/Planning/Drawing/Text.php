@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Drawing;
 
-use MillStep\Core\Result;
+use MillStep\Core\Border\Result;
 
 /** Words of a drawing, a length in the reader's units among them where there is one. */
 final readonly class Text extends Result

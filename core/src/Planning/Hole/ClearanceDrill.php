@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Hole;
 
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Result;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Result;
 use MillStep\Core\Workshop\Drill;
 
 final readonly class ClearanceDrill extends Result

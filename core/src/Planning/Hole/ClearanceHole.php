@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Hole;
 
-use MillStep\Core\Exception\NoCandidate;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\NoCandidate;
+use MillStep\Core\Border\Operation;
 use MillStep\Core\Workshop\Drill;
 
 /** The drill for a fastener to pass: the nearest at or above what the table or the shop's rule asks for. */

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Hole;
 
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\Thread\BlindTapDepth;
 use MillStep\Core\Planning\Thread\TapChoice;
 use MillStep\Core\Planning\Thread\TapsAtHand;
-use MillStep\Core\Planning\Thread\TapType;
+use MillStep\Core\Policy\ShopPolicy;
+use MillStep\Core\Reference\TapType;
 use MillStep\Core\Workshop\CribSpec;
 use MillStep\Core\Workshop\Drill;
 use MillStep\Core\Workshop\Material;
-use MillStep\Core\Workshop\ShopPolicy;
 
 /**
  * How deep a hole is drilled at full diameter, with the working; and whether that is the least that will do (a hole

@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Hole;
 
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Planning\Cutting\FeedTable;
 use MillStep\Core\Planning\Figure;
+use MillStep\Core\Policy\ShopPolicy;
 use MillStep\Core\Reference\Uncertainty;
-use MillStep\Core\Setup\DrillingTorque;
-use MillStep\Core\Setup\Holding;
-use MillStep\Core\Setup\HoldingCheck;
-use MillStep\Core\Setup\HoldingVerdict;
-use MillStep\Core\Setup\Workholding;
+use MillStep\Core\Workshop\Holding\DrillingTorque;
+use MillStep\Core\Workshop\Holding\Holding;
+use MillStep\Core\Workshop\Holding\HoldingCheck;
+use MillStep\Core\Workshop\Holding\HoldingVerdict;
+use MillStep\Core\Workshop\Holding\WorkFriction;
+use MillStep\Core\Workshop\Holding\Workholding;
 use MillStep\Core\Workshop\Material;
-use MillStep\Core\Workshop\ShopPolicy;
 
 /** How the work is held against the largest drill's grab: what was asked for, or the first usual way that does it. */
 final readonly class HoldingPlan

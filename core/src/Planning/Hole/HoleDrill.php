@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Hole;
 
-use MillStep\Core\Exception\NoCandidate;
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\NoCandidate;
 use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\Ream\ReamAllowance;
 use MillStep\Core\Planning\Ream\ReamPlan;
 use MillStep\Core\Planning\Ream\ReamPreparation;
-use MillStep\Core\Planning\Ream\ReamSchool;
 use MillStep\Core\Planning\Ream\ReamVerdict;
 use MillStep\Core\Planning\Thread\TapDrill;
-use MillStep\Core\Planning\Thread\Thread;
 use MillStep\Core\Planning\Thread\ThreadForm;
 use MillStep\Core\Planning\Thread\ThreadWindow;
+use MillStep\Core\Policy\ClearanceRule;
+use MillStep\Core\Policy\ReamSchool;
+use MillStep\Core\Policy\ShopPolicy;
+use MillStep\Core\Reference\Thread;
 use MillStep\Core\Reference\Uncertainty;
-use MillStep\Core\Workshop\ClearanceRule;
 use MillStep\Core\Workshop\CribSpec;
 use MillStep\Core\Workshop\Drill;
 use MillStep\Core\Workshop\Material;
-use MillStep\Core\Workshop\ShopPolicy;
 
 /** The drill that makes a hole, or the hole before tap or reamer, with why it is that one. */
 final readonly class HoleDrill

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Hole;
 
-use MillStep\Core\Exception\CoreException;
-use MillStep\Core\Exception\Impossible;
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Impossible;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
 use MillStep\Core\Measure\FitTable;
-use MillStep\Core\Measure\Length;
 use MillStep\Core\Measure\Limits;
-use MillStep\Core\Planning\Thread\Thread;
-use MillStep\Core\Planning\Thread\ThreadTable;
+use MillStep\Core\Reference\Thread;
+use MillStep\Core\Reference\ThreadTable;
 
 /** The hole that is wanted, as one would say it. */
 final readonly class HoleRequest

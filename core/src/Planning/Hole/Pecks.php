@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Hole;
 
-use MillStep\Core\Result;
+use MillStep\Core\Border\Result;
 
 final readonly class Pecks extends Result
 {

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Hole;
 
-use MillStep\Core\Exception\NoCandidate;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\NoCandidate;
+use MillStep\Core\Border\Operation;
+use MillStep\Core\Policy\PilotSchool;
 use MillStep\Core\Workshop\Drill;
 
 /** Which drills lead up to the final one, by the shop's school, from the drills at hand. */

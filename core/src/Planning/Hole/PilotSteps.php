@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Hole;
 
-use MillStep\Core\Result;
+use MillStep\Core\Border\Result;
+use MillStep\Core\Policy\PilotSchool;
 use MillStep\Core\Workshop\Drill;
 
 final readonly class PilotSteps extends Result

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Hole;
 
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Planning\Lathe\StandardCentreDrill;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Reference\StandardCentreDrill;
 use MillStep\Core\Workshop\CribSpec;
 
 /**

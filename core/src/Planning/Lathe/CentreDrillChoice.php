@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Lathe;
 
-use MillStep\Core\Exception\NoCandidate;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\NoCandidate;
+use MillStep\Core\Border\Operation;
+use MillStep\Core\Reference\CentreDrillRange;
 
 /** Which centre drill suits a work diameter: of those whose range contains it, the one with the largest pilot. */
 final readonly class CentreDrillChoice implements Operation

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Lathe;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
-use MillStep\Core\Workshop\CentreDrill;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
+use MillStep\Core\Reference\CentreDrill;
 
 /** How deep to go for so much of the 60° cone, and how wide its mouth is then. */
 final readonly class CentreDrillDepth implements Operation

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Lathe;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
-use MillStep\Core\Workshop\CentreDrill;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
+use MillStep\Core\Reference\CentreDrill;
 
 /** Does a centre carry? Too shallow and only the pilot bears, too deep and the body has spoiled the cone. */
 final readonly class CentreDrillVerdict implements Operation

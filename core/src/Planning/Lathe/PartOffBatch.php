@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Lathe;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
-use MillStep\Core\Planning\Hole\DrillPoint;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
+use MillStep\Core\Planning\Cutting\DrillPoint;
 
 /** A run of equal rings off one bar: each move, how deep to drill, how far the bar stands out. */
 final readonly class PartOffBatch implements Operation

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Lathe;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /** How far work may stand out of the chuck, and what carries it beyond that. */
 final readonly class StickOut implements Operation

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Lathe;
 
-use MillStep\Core\Exception\Impossible;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Impossible;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /** The diameters to turn to, one after the other: equal roughing cuts, then the finish. */
 final readonly class TurningPasses implements Operation

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Layout;
 
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Result;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Result;
 
 final readonly class CircleLayout extends Result
 {

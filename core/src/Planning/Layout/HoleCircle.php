@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Layout;
 
-use MillStep\Core\Exception\Impossible;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Impossible;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /** Equal holes on a circle, counter-clockwise from the x axis. */
 final readonly class HoleCircle implements Operation

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Layout;
 
-use MillStep\Core\Exception\Impossible;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Impossible;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /** Equal holes on a line: outwards from the middle by a pitch, or so many between two insets. */
 final readonly class HoleLine implements Operation

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Layout;
 
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Result;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Result;
 
 /** One hole of a layout: its place from the plate's lower left corner and from the datum, and its edge distance. */
 final readonly class LayoutHole extends Result

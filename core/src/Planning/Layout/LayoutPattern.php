@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Layout;
 
-use MillStep\Core\Exception\CoreException;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
 
 /** Where the holes of a pattern lie, from the plate's lower left corner. */
 final class LayoutPattern

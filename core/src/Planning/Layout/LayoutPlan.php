@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Layout;
 
-use MillStep\Core\Exception\CoreException;
-use MillStep\Core\Exception\Impossible;
-use MillStep\Core\Exception\NoCandidate;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Impossible;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\NoCandidate;
+use MillStep\Core\Border\Operation;
 
 /**
  * The holes of a flat plate: a line, a circle, a rectangle or single points, from a corner or the middle, judged

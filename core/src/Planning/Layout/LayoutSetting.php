@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Layout;
 
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Result;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Result;
 
 /** How one coordinate is set: on a rule, on a stack of parallels, or on a readout; and how far off that is. */
 final readonly class LayoutSetting extends Result

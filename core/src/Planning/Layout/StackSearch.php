@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Layout;
 
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
 
 /**
  * Looks for the best stack of exactly so many pieces. Every piece but the last is chosen in turn, largest

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Ream;
 
-use MillStep\Core\Exception\InvalidInput;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Result;
 use MillStep\Core\Reference\BrokenTable;
 use MillStep\Core\Reference\Row;
 use MillStep\Core\Reference\Table;
-use MillStep\Core\Result;
 
 /** How much a reamer of some diameters wants to cut: a row of reamer_allowance.csv, for one method. */
 final readonly class ReamAllowance extends Result

@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Ream;
 
-use MillStep\Core\Exception\NoCandidate;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\NoCandidate;
+use MillStep\Core\Border\Operation;
+use MillStep\Core\Policy\ReamSchool;
 use MillStep\Core\Workshop\Drill;
 
 /** Which drill goes before a reamer, by the shop's school, and what that leaves to cut. */

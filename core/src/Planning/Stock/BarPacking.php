@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Stock;
 
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Length;
 
 /**
  * Packs pieces into as few equal bars as there can be. First fit decreasing gives a good answer; where a bar less is

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Stock;
 
-use MillStep\Core\Exception\CoreException;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Result;
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Result;
 
 /** Blanks for a class from the bars in stock: how many of each bar it takes, and whether there are enough. */
 final readonly class ClassBars extends Result

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Stock;
 
-use MillStep\Core\Exception\Impossible;
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Impossible;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /** How many bars a list of pieces takes, and which pieces come off which bar. */
 final readonly class CutList implements Operation

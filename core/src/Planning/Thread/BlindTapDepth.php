@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Thread;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
-use MillStep\Core\Planning\Hole\DrillPoint;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
+use MillStep\Core\Planning\Cutting\DrillPoint;
 
 /** How deep to drill for a blind thread: thread, the tap's lead, room for chips, and the point. */
 final readonly class BlindTapDepth implements Operation

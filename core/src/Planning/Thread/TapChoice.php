@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Thread;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
-use MillStep\Core\Operation;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Operation;
 
 /** Which taps, in which order, and whether to turn back for the chip. */
 final readonly class TapChoice implements Operation

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Thread;
 
+use MillStep\Core\Reference\TapType;
+use MillStep\Core\Reference\Thread;
 use MillStep\Core\Workshop\CribSpec;
 
 /** Which taps of a crib make a thread: those that tap_choice asks for, or the nearest that do it soundly. */

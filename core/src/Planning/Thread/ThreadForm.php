@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Thread;
 
-use MillStep\Core\Fields;
-use MillStep\Core\Measure\Length;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
 
 /** A thread is cut away, or pressed out of the full by a forming tap. */
 enum ThreadForm: string
@@ -13,7 +13,7 @@ enum ThreadForm: string
     case Cut = 'cut';
     case Form = 'form';
 
-    /** @throws \MillStep\Core\Exception\InvalidInput */
+    /** @throws \MillStep\Core\Border\InvalidInput */
     public static function fromFields(Fields $fields): self
     {
         return self::from($fields->choice('form', array_column(self::cases(), 'value')));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Thread;
 
-use MillStep\Core\Exception\NoCandidate;
+use MillStep\Core\Border\NoCandidate;
 use MillStep\Core\Reference\BrokenTable;
 use MillStep\Core\Reference\Row;
 use MillStep\Core\Reference\Table;

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace MillStep\Core\Competency\Ledger\Entry;
 
 use MillStep\Core\Assessment\Outcome;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Ledger\Entry;
 use MillStep\Core\Competency\Ledger\Fold;
 use MillStep\Core\Competency\Ledger\Line;
-use MillStep\Core\Fields;
 
 /** A practical sheet was concluded; the latest counts. */
 final readonly class AssessmentConcluded implements Entry

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency\Ledger\Entry;
 
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Ledger\Entry;
 use MillStep\Core\Competency\Ledger\Fold;
 use MillStep\Core\Competency\Ledger\Line;
-use MillStep\Core\Fields;
 
 /** Another line no longer counts: named by its id, or by its place from 0 where lines carry none. */
 final readonly class Corrected implements Entry

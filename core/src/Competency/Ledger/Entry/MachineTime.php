@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency\Ledger\Entry;
 
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Ledger\Entry;
 use MillStep\Core\Competency\Ledger\Fold;
 use MillStep\Core\Competency\Ledger\Line;
-use MillStep\Core\Fields;
 
 /** A turn at a machine. Minutes that nobody has confirmed (an abandoned turn) do not refresh recency. */
 final readonly class MachineTime implements Entry

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency\Ledger\Entry;
 
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Ledger\Entry;
 use MillStep\Core\Competency\Ledger\Fold;
 use MillStep\Core\Competency\Ledger\Line;
-use MillStep\Core\Fields;
 
 /** An instructor has confirmed an exercise. */
 final readonly class PracticeConfirmed implements Entry

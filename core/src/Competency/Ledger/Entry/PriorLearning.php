@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency\Ledger\Entry;
 
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Ledger\Entry;
 use MillStep\Core\Competency\Ledger\Fold;
 use MillStep\Core\Competency\Ledger\Line;
-use MillStep\Core\Fields;
 
 /** What was learned elsewhere, with its evidence. It gives no stage by itself. */
 final readonly class PriorLearning implements Entry

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency\Ledger\Entry;
 
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Ledger\Entry;
 use MillStep\Core\Competency\Ledger\Fold;
 use MillStep\Core\Competency\Ledger\Line;
 use MillStep\Core\Competency\Scope;
 use MillStep\Core\Competency\Signature;
-use MillStep\Core\Fields;
 
 /** An instructor has signed: for which version, what it covers, until when. It ends a revocation, not a hold. */
 final readonly class SignedOff implements Entry

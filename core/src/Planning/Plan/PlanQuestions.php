@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Plan;
+
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Measure\Size;
+use MillStep\Core\Planning\Figure;
+use MillStep\Core\Planning\Step\PlanStep;
+use MillStep\Core\Workshop\MachineSpec;
+
+/**
+ * A plan with its answers hidden: which figures the learner works out, and whether what was typed is right. What
+ * would give an answer away is left out of what is shown.
+ *
+ * @phpstan-type Question array{key: string, operation: int, kind: string, field: string, unit: 'mm'|'rpm'|'divisions'}
+ */
+final readonly class PlanQuestions
+{
+    /** How near is right: a drill is the very drill, a depth is read to a tenth. */
+    private const DEPTH_TOLERANCE_MM = 0.1;
+
+    private const DIAMETER_TOLERANCE_MM = 0.005;
+
+    /** On a machine whose speed is set by a dial, a twentieth off is as good. */
+    private const RANGE_TOLERANCE = 0.05;
+
+    private const ASKED = [
+        'diameter_mm' => 'mm',
+        'rpm' => 'rpm',
+        'total_depth_mm' => 'mm',
+        'reading_mm' => 'mm',
+        'dial_divisions' => 'divisions',
+    ];
+
+    private const WITHOUT_DIAMETER = ['tap', 'ream', 'face', 'turn', 'part_off', 'countersink', 'centre'];
+
+    public function __construct(private PlanResult $plan, private MachineSpec $machine)
+    {
+    }
+
+    /** @return list<Question> in working order */
+    public function all(): array
+    {
+        $questions = [];
+        foreach ($this->plan->operations as $index => $step) {
+            $values = $step->toArray();
+            foreach (self::ASKED as $field => $unit) {
+                if (isset($values[$field]) && $step->figure($field) !== null && ! ($field === 'diameter_mm' && in_array($step->kind,
+                    self::WITHOUT_DIAMETER, true))) {
+                    $questions[] = [
+                        'key' => "$index.$field",
+                        'operation' => $index,
+                        'kind' => $step->kind,
+                        'field' => $field,
+                        'unit' => $unit,
+                    ];
+                }
+            }
+        }
+
+        return $questions;
+    }
+
+    /**
+     * The operations without their answers: what is done, and what has to be watched.
+     *
+     * @return list<array{kind: string, tool: string|null, cautions: list<string>, lubricant: string|null}>
+     */
+    public function shown(): array
+    {
+        return array_map(static fn (PlanStep $step): array => [
+            'kind' => $step->kind,
+            // A drill's name is its size.
+            'tool' => in_array($step->kind, ['pilot', 'step', 'drill', 'centre', 'part_off'], true) ? null : $step->tool,
+            'cautions' => $step->cautions,
+            'lubricant' => $step->lubricant,
+        ], $this->plan->operations);
+    }
+
+    /**
+     * @param  'mm'|'in'  $units  of a length that names none
+     *
+     * @throws InvalidInput naming `key` when nothing like it is asked, `answer` when it cannot be understood
+     */
+    public function judge(string $key, string $typed, string $units): bool
+    {
+        $figure = $this->figure($key);
+        $right = (float) $figure->value;
+        if ($figure->unit === 'mm') {
+            $tolerance = match (explode('.', $key)[1] ?? '') {
+                'diameter_mm' => self::DIAMETER_TOLERANCE_MM,
+                'reading_mm' => $this->machine->scale->graduation->inMm(),
+                default => self::DEPTH_TOLERANCE_MM,
+            };
+            try {
+                return abs(Size::parse($typed, $units)->diameter->minus(Length::mm($right))->inMm()) <= $tolerance + 1e-9;
+            } catch (InvalidInput $fault) {
+                throw InvalidInput::at('answer', $fault->getMessage());
+            }
+        }
+        if (preg_match('/^\s*(\d{1,6}(?:[.,]\d{1,6})?)\s*(?:rpm|rev\/min|divisions|div)?\s*$/i', $typed, $found) !== 1) {
+            throw InvalidInput::at('answer', 'Write a plain number.');
+        }
+        $tolerance = $figure->unit === 'rpm' && $this->machine->speeds->isRange() ? self::RANGE_TOLERANCE * $right : 0.5;
+
+        return abs((float) str_replace(',', '.', $found[1]) - $right) <= $tolerance;
+    }
+
+    /**
+     * The figure behind a question, with its working.
+     *
+     * @throws InvalidInput
+     */
+    public function figure(string $key): Figure
+    {
+        foreach ($this->all() as $question) {
+            if ($question['key'] === $key) {
+                $figure = $this->plan->operations[$question['operation']]->figure($question['field']);
+                if ($figure !== null) {
+                    return $figure;
+                }
+            }
+        }
+        throw InvalidInput::at('key', 'No figure of this plan is asked under that name.');
+    }
+}

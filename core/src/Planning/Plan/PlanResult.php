@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Planning\Plan;
+
+use MillStep\Core\Border\Result;
+use MillStep\Core\Planning\Figure;
+use MillStep\Core\Planning\Step\PlanStep;
+
+/** A whole working sequence, or what it lacks. */
+final readonly class PlanResult extends Result
+{
+    /**
+     * @param  list<PlanStep>  $operations  in working order
+     * @param  array<string, mixed>|null  $holding
+     * @param  Figure|null  $holdingFigure  the working of its demand
+     * @param  list<string>  $warnings  worth knowing
+     * @param  list<string>  $missing  what keeps it from being done, with what would do instead
+     * @param  list<array<string, mixed>>  $setups  of the powered operations, as the setup review reads them
+     * @param  array<string, mixed>|null  $batch  of a lathe plan: move, depth, overhang, bar used
+     */
+    public function __construct(
+        public array $operations,
+        public ?array $holding,
+        public ?Figure $holdingFigure,
+        public array $warnings,
+        public array $missing,
+        public array $setups,
+        public float $timeS,
+        public bool $ready,
+        public ?array $batch = null,
+    ) {
+    }
+
+    /** The first operation of a kind. */
+    public function first(string $kind): ?PlanStep
+    {
+        foreach ($this->operations as $step) {
+            if ($step->kind === $kind) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    /** Only a batch has its figures. */
+    public function toArray(): array
+    {
+        $all = parent::toArray();
+        if ($this->batch === null) {
+            unset($all['batch']);
+        }
+
+        return $all;
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Policy;
+
+/**
+ * The list of what a shop may decide: of which kind each setting is, within which limits, the careful value where
+ * the shop has set none, and which figure of a plan it changes. ShopPolicy reads by it, screens and files are
+ * made from it.
+ *
+ * @phpstan-type Setting array{group: string, kind: 'choice'|'length'|'rpm'|'ratio'|'count'|'minutes'|'flag'|'hours'|'zone',
+ *     default: mixed, choices?: list<string>, least?: float, most?: float, optional?: bool, changes: string}
+ */
+final class PolicySettings
+{
+    /** @return array<string, Setting> by key, in the order in which they are shown */
+    public static function all(): array
+    {
+        return [
+            'pilot_school' => self::school('drilling', PilotSchool::class, 'web', 'pilot'),
+            'pilot_threshold_mm' => self::number('drilling', 'length', 6, 0, 50, 'pilot'),
+            'web_ratio' => self::number('drilling', 'ratio', 0.2, 0.05, 0.6, 'pilot'),
+            'max_step_ratio' => self::number('drilling', 'ratio', 2.5, 1.1, 10, 'pilot'),
+            'start_school' => self::school('drilling', StartSchool::class, 'punch', 'centre'),
+            'clearance_rule' => self::school('drilling', ClearanceRule::class, 'table', 'drill'),
+            'clearance_fit' => [
+                'group' => 'drilling',
+                'kind' => 'choice',
+                'choices' => ['close', 'normal', 'loose'],
+                'default' => 'normal',
+                'changes' => 'drill',
+            ],
+            'clearance_plus_mm' => self::number('drilling', 'length', 0.5, 0.05, 5, 'drill'),
+            'breakthrough_mm' => self::number('drilling', 'length', 1, 0, 10, 'depth'),
+            'thin_sheet_mm' => self::number('drilling', 'length', 2, 0, 10, 'hold'),
+            'speed_school' => self::school('speed', SpeedSchool::class, 'surface', 'rpm'),
+            'shop_speed_rpm' => self::number('speed', 'rpm', 500, 20, 5000, 'rpm'),
+            'learner_cap_rpm' => [...self::number('speed', 'rpm', null, 20, 10_000, 'rpm'), 'optional' => true],
+            'chip_school' => self::school('speed', ChipSchool::class, 'ease_off', 'words'),
+            'ream_school' => self::school('reaming', ReamSchool::class, 'table', 'drill'),
+            'ream_step_mm' => self::number('reaming', 'length', 0.2, 0.02, 1, 'drill'),
+            'reversing_school' => self::school('tapping', ReversingSchool::class, 'when_it_stiffens', 'words'),
+            'marking_school' => self::school('marking', MarkingSchool::class, 'dye', 'words'),
+            'punching_school' => self::school('marking', PunchingSchool::class, 'one_blow', 'words'),
+            'locating_school' => self::school('marking', LocatingSchool::class, 'eye', 'words'),
+            'edge_ratio' => self::number('marking', 'ratio', 1.5, 0.5, 5, 'layout'),
+            'grab_factor' => self::number('holding', 'ratio', 3, 1, 10, 'hold'),
+            'loose_vice_limit_mm' => self::number('holding', 'length', 4, 0, 10, 'hold'),
+            'overhang_ratio' => self::number('holding', 'ratio', 3, 0.5, 10, 'hold'),
+            'tailstock_least_out_mm' => self::number('holding', 'length', 20, 0, 200, 'hold'),
+            'supervised_from_stage' => self::number('access', 'count', 2, 0, 5, 'gate'),
+            'machines_at_once' => self::number('access', 'count', 1, 1, 10, 'gate'),
+            'turn_idle_minutes' => self::number('access', 'minutes', 120, 5, 1440, 'gate'),
+            'device_days' => self::number('access', 'count', 90, 1, 3650, 'gate'),
+            'companion_required' => self::flag('access', false),
+            'guardian_required' => self::flag('access', true),
+            'presence_minutes' => self::number('access', 'minutes', 240, 1, 1440, 'gate'),
+            'hours' => ['group' => 'access', 'kind' => 'hours', 'default' => [], 'changes' => 'gate'],
+            'time_zone' => ['group' => 'access', 'kind' => 'zone', 'default' => 'UTC', 'changes' => 'gate'],
+            'second_factor_required' => [...self::flag('access', false), 'changes' => 'sign_in'],
+            'shared_idle_minutes' => self::number('access', 'minutes', 10, 1, 240, 'sign_in'),
+            'check_wait_minutes' => self::number('assessing', 'minutes', 10, 0, 10_080, 'retake'),
+            'check_tries_a_day' => self::number('assessing', 'count', 3, 1, 50, 'retake'),
+            'prompted_credit' => self::number('assessing', 'ratio', 0.5, 0, 1, 'score'),
+            'caliper_uncertainty_mm' => self::number('assessing', 'length', 0.02, 0, 1, 'score'),
+        ];
+    }
+
+    /**
+     * @param  class-string<\BackedEnum>  $school
+     * @return Setting
+     */
+    private static function school(string $group, string $school, string $careful, string $changes): array
+    {
+        return [
+            'group' => $group,
+            'kind' => 'choice',
+            'choices' => array_map(static fn (\BackedEnum $case): string => (string) $case->value, $school::cases()),
+            'default' => $careful,
+            'changes' => $changes,
+        ];
+    }
+
+    /**
+     * @param  'length'|'rpm'|'ratio'|'count'|'minutes'  $kind
+     * @return Setting
+     */
+    private static function number(string $group, string $kind, ?float $careful, float $least, float $most, string $changes): array
+    {
+        return ['group' => $group, 'kind' => $kind, 'default' => $careful, 'least' => $least, 'most' => $most, 'changes' => $changes];
+    }
+
+    /** @return Setting */
+    private static function flag(string $group, bool $careful): array
+    {
+        return ['group' => $group, 'kind' => 'flag', 'default' => $careful, 'changes' => 'gate'];
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Policy;
+
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Competency\Stage;
+
+/** The shop's schools, caps and limits. What a shop has not set stands at the careful value of PolicySettings. */
+final readonly class ShopPolicy
+{
+    /** @param  'close'|'normal'|'loose'  $clearanceFit */
+    private function __construct(
+        public PilotSchool $pilotSchool,
+        public Length $pilotThreshold,
+        public float $webRatio,
+        public float $maxStepRatio,
+        public StartSchool $startSchool,
+        public ClearanceRule $clearanceRule,
+        public string $clearanceFit,
+        public Length $clearancePlus,
+        public Length $breakthrough,
+        public Length $thinSheet,
+        public SpeedSchool $speedSchool,
+        public float $shopSpeedRpm,
+        public ?float $learnerCapRpm,
+        public ChipSchool $chipSchool,
+        public ReamSchool $reamSchool,
+        public Length $reamStep,
+        public ReversingSchool $reversingSchool,
+        public MarkingSchool $markingSchool,
+        public PunchingSchool $punchingSchool,
+        public LocatingSchool $locatingSchool,
+        public float $edgeRatio,
+        public float $grabFactor,
+        public Length $looseViceLimit,
+        public float $overhangRatio,
+        public Length $tailstockLeastOut,
+        public Stage $supervisedFrom,
+        public bool $companionRequired,
+        public bool $guardianRequired,
+        public int $machinesAtOnce,
+        public int $turnIdleMinutes,
+        public int $deviceDays,
+        public int $presenceMinutes,
+        public Hours $hours,
+        public bool $secondFactorRequired,
+        public int $sharedIdleMinutes,
+        public int $checkWaitMinutes,
+        public int $checkTriesADay,
+        public float $promptedCredit,
+        public Length $caliperUncertainty,
+    ) {
+    }
+
+    /** @throws InvalidInput naming the setting that is at fault */
+    public static function fromFields(Fields $fields): self
+    {
+        $settings = PolicySettings::all();
+        $choice = static fn (string $key): string => $fields->choice(
+            $key,
+            $settings[$key]['choices'] ?? [],
+            (string) $settings[$key]['default'],
+        );
+        $number = static function (string $key) use ($fields, $settings): float {
+            $value = $fields->number($key, (float) $settings[$key]['default']);
+            [$least, $most] = [$settings[$key]['least'] ?? -INF, $settings[$key]['most'] ?? INF];
+
+            return $value >= $least && $value <= $most
+                ? $value
+                : throw $fields->fault($key, sprintf('must lie from %s to %s, not %s', $least, $most, $value));
+        };
+        $length = static fn (string $key): Length => Length::mm($number($key));
+        $flag = static fn (string $key): bool => $fields->flag($key, (bool) $settings[$key]['default']);
+        $count = static fn (string $key): int => $fields->integer(
+            $key,
+            (int) ($settings[$key]['least'] ?? 0),
+            (int) ($settings[$key]['most'] ?? 0),
+            (int) $settings[$key]['default'],
+        );
+
+        return new self(
+            pilotSchool: PilotSchool::from($choice('pilot_school')),
+            pilotThreshold: $length('pilot_threshold_mm'),
+            webRatio: $number('web_ratio'),
+            maxStepRatio: $number('max_step_ratio'),
+            startSchool: StartSchool::from($choice('start_school')),
+            clearanceRule: ClearanceRule::from($choice('clearance_rule')),
+            clearanceFit: $fields->choice('clearance_fit', ['close', 'normal', 'loose'], 'normal'),
+            clearancePlus: $length('clearance_plus_mm'),
+            breakthrough: $length('breakthrough_mm'),
+            thinSheet: $length('thin_sheet_mm'),
+            speedSchool: SpeedSchool::from($choice('speed_school')),
+            shopSpeedRpm: $number('shop_speed_rpm'),
+            learnerCapRpm: $fields->has('learner_cap_rpm') ? $number('learner_cap_rpm') : null,
+            chipSchool: ChipSchool::from($choice('chip_school')),
+            reamSchool: ReamSchool::from($choice('ream_school')),
+            reamStep: $length('ream_step_mm'),
+            reversingSchool: ReversingSchool::from($choice('reversing_school')),
+            markingSchool: MarkingSchool::from($choice('marking_school')),
+            punchingSchool: PunchingSchool::from($choice('punching_school')),
+            locatingSchool: LocatingSchool::from($choice('locating_school')),
+            edgeRatio: $number('edge_ratio'),
+            grabFactor: $number('grab_factor'),
+            looseViceLimit: $length('loose_vice_limit_mm'),
+            overhangRatio: $number('overhang_ratio'),
+            tailstockLeastOut: $length('tailstock_least_out_mm'),
+            supervisedFrom: Stage::from($count('supervised_from_stage')),
+            companionRequired: $flag('companion_required'),
+            guardianRequired: $flag('guardian_required'),
+            machinesAtOnce: $count('machines_at_once'),
+            turnIdleMinutes: $count('turn_idle_minutes'),
+            deviceDays: $count('device_days'),
+            presenceMinutes: $count('presence_minutes'),
+            hours: Hours::fromFields($fields),
+            secondFactorRequired: $flag('second_factor_required'),
+            sharedIdleMinutes: $count('shared_idle_minutes'),
+            checkWaitMinutes: $count('check_wait_minutes'),
+            checkTriesADay: $count('check_tries_a_day'),
+            promptedCredit: $number('prompted_credit'),
+            caliperUncertainty: $length('caliper_uncertainty_mm'),
+        );
+    }
+
+    /**
+     * Everything that is wrong with settings, by key.
+     *
+     * @return array<string, string>
+     */
+    public static function faults(Fields $fields): array
+    {
+        $faults = [];
+        $known = PolicySettings::all();
+        foreach ($fields->toArray() as $key => $value) {
+            if (! isset($known[$key])) {
+                $faults[(string) $key] = sprintf('%s is no setting of the policy.', $key);
+
+                continue;
+            }
+            try {
+                self::fromFields(Fields::of([$key => $value]));
+            } catch (InvalidInput $fault) {
+                $faults[(string) $key] = $fault->getMessage();
+            }
+        }
+
+        return $faults;
+    }
+}

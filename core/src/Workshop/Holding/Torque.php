@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Workshop\Holding;
+
+use MillStep\Core\Border\Result;
+
+final readonly class Torque extends Result
+{
+    public function __construct(
+        public float $torqueNm,
+    ) {
+    }
+}
