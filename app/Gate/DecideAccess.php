@@ -56,7 +56,7 @@ final class DecideAccess
             ],
             'turns_elsewhere' => $user === null ? 0 : $moment->turnsElsewhere($user),
             'policy' => [
-                'supervised_from_stage' => $policy->supervisedFrom->value,
+                'supervised_from_stage' => $policy->supervisedFromStage,
                 'companion_required' => $policy->companionRequired,
                 'machines_at_once' => $policy->machinesAtOnce,
             ],

@@ -1,16 +1,45 @@
-// Every t('…') with a plain key in the front end has its words in the English locale file.
+// Words: every t('…') with a plain key has its words in English; every language has the same keys and the same terms;
+// nothing of the core's own is said that the core does not know.
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-const words = JSON.parse(readFileSync('resources/js/locales/en.json', 'utf8'));
-const has = (key) => typeof key.split('.').reduce((node, part) => node?.[part], words) === 'string';
-const files = readdirSync('resources/js', { recursive: true, encoding: 'utf8' }).filter((file) => /\.(vue|ts)$/.test(file));
-const missing = [];
-for (const file of files) {
-  const source = readFileSync(join('resources/js', file), 'utf8');
-  for (const [, key] of source.matchAll(/\bt\(\s*'([\w.]+)'/g)) if (!has(key)) missing.push(`${file}: ${key}`);
+const faults = [];
+const files = readdirSync('resources/js', { recursive: true, encoding: 'utf8' });
+const flat = (node, path = '') =>
+  Object.entries(node).flatMap(([key, value]) =>
+    typeof value === 'string' ? [[`${path}${key}`, value]] : flat(value, `${path}${key}.`),
+  );
+const termsOf = (words) => [...new Set([...words.matchAll(/\{(\w+)\}/g)].map(([, term]) => term))].sort().join(' ');
+const formsOf = (words) => words.split(' | ').length;
+
+const languages = {};
+for (const file of files.filter((each) => /locale[\\/]\w+\.json$/.test(each))) {
+  const [, room, language] = file.match(/^(.*)[\\/]locale[\\/](\w+)\.json$/);
+  for (const [key, words] of flat(JSON.parse(readFileSync(join('resources/js', file), 'utf8')))) {
+    const known = ((languages[language] ??= {})[room] ??= {});
+    if (words.trim() === '') faults.push(`${file}: ${key} is empty`);
+    known[key] = words;
+  }
 }
-if (missing.length > 0) {
-  console.error(missing.join('\n'));
+const english = Object.assign({}, ...Object.values(languages.en));
+for (const [language, rooms] of Object.entries(languages)) {
+  for (const room of new Set([...Object.keys(rooms), ...Object.keys(languages.en)])) {
+    const [here, there] = [rooms[room] ?? {}, languages.en[room] ?? {}];
+    for (const key of new Set([...Object.keys(here), ...Object.keys(there)])) {
+      if (here[key] === undefined) faults.push(`${room}/locale/${language}.json lacks ${key}`);
+      else if (there[key] === undefined) faults.push(`${room}/locale/${language}.json alone has ${key}`);
+      else if (termsOf(here[key]) !== termsOf(there[key]))
+        faults.push(`${room}/locale/${language}.json, ${key}: terms ${termsOf(here[key])}, English has ${termsOf(there[key])}`);
+      else if (formsOf(here[key]) !== formsOf(there[key])) faults.push(`${room}/locale/${language}.json, ${key}: number of forms`);
+    }
+  }
+}
+const has = (key) => english[key] !== undefined;
+for (const file of files.filter((each) => /\.(vue|ts)$/.test(each))) {
+  const source = readFileSync(join('resources/js', file), 'utf8');
+  for (const [, key] of source.matchAll(/\bt\(\s*'([\w.]+)'/g)) if (!has(key)) faults.push(`${file}: ${key}`);
+}
+if (faults.length > 0) {
+  console.error(faults.join('\n'));
   process.exit(1);
 }

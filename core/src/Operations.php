@@ -71,8 +71,8 @@ final class Operations
         }
         try {
             return $operation::fromFields(Fields::of($input))->compute();
-        } catch (\DomainException $tooLong) {
-            throw Impossible::because(null, $tooLong->getMessage());
+        } catch (\DomainException) {
+            throw Impossible::because(null, 'input.over_a_kilometre');
         }
     }
 }

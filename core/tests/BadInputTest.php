@@ -34,7 +34,7 @@ it('refuses a missing or misshapen key by its name, or does without it', functio
             $answer = compute($operation, [...$input, $key => $spoilt]);
             if (isset($answer['error'])) {
                 expect($answer['error']['code'])->toBeIn(CODES)
-                    ->and($answer['error']['message'])->toBeString()->not->toBe('');
+                    ->and($answer['error']['message']['code'])->toBeString()->not->toBe('');
             } else {
                 foreach (numbersOf($answer) as $number) {
                     expect(! is_float($number) || is_finite($number))->toBeTrue("$operation.$key");

@@ -31,3 +31,17 @@ function draws(int $count, float $from, float $to, int $seed = 1): array
 
     return array_map(static fn (): float => round($from + ($to - $from) * $random->getInt(0, 1_000_000) / 1_000_000, 3), range(1, $count));
 }
+
+/** Messages as they crossed the border, their codes and terms on one line: tests look at what is said, not at words. */
+function told(mixed $said): string
+{
+    if (! is_array($said)) {
+        return is_float($said) ? (string) round($said, 6) : (string) $said;
+    }
+    if (! isset($said['code'])) {
+        return implode(' ', array_map(told(...), $said));
+    }
+    $terms = array_map(static fn (string $name, mixed $term): string => "$name=".told($term), array_keys($said['terms']), $said['terms']);
+
+    return implode(' ', [$said['code'], ...$terms]);
+}

@@ -19,18 +19,18 @@ final readonly class ScoreAssessment implements Operation
     {
         $promptedCredit = $fields->number('prompted_credit', 0.5);
         if ($promptedCredit < 0 || $promptedCredit > 1) {
-            throw $fields->fault('prompted_credit', 'must lie from 0 to 1');
+            throw $fields->fault('prompted_credit', 'input.not_from_to', ['least' => 0, 'most' => 1, 'found' => $promptedCredit]);
         }
         $criteria = array_map(
             static fn (Fields $criterion): Criterion => Criterion::fromFields($criterion, $promptedCredit),
             $fields->objects('criteria', 1),
         );
         if ($criteria === [] || count(array_unique(array_column($criteria, 'id'))) !== count($criteria)) {
-            throw $fields->fault('criteria', 'must each have an id of their own');
+            throw $fields->fault('criteria', 'assessment.ids_not_unique');
         }
         $passMark = $fields->notNegative('pass_mark_percent');
 
-        return $passMark <= 100 ? new self($criteria, $passMark) : throw $fields->fault('pass_mark_percent', 'must be at most 100');
+        return $passMark <= 100 ? new self($criteria, $passMark) : throw $fields->fault('pass_mark_percent', 'input.not_from_to', ['least' => 0, 'most' => 100, 'found' => $passMark]);
     }
 
     public function compute(): Score

@@ -55,10 +55,12 @@ final readonly class Fields
             return $default;
         }
         if (! is_int($value) && ! is_float($value)) {
-            throw $this->fault($key, $value === null ? 'is missing; give a number' : 'must be a number, not '.self::describe($value));
+            throw $value === null
+                ? $this->fault($key, 'input.missing_number')
+                : $this->fault($key, 'input.no_number', ['found' => self::describe($value)]);
         }
         if (! is_finite((float) $value) || abs($value) > self::GREATEST) {
-            throw $this->fault($key, 'must be a finite number of at most 1e9');
+            throw $this->fault($key, 'input.not_finite');
         }
 
         return (float) $value;
@@ -69,7 +71,7 @@ final readonly class Fields
     {
         $value = $this->number($key, $default);
 
-        return $value > 0 ? $value : throw $this->fault($key, 'must be greater than 0, not '.self::describe($value));
+        return $value > 0 ? $value : throw $this->fault($key, 'input.not_positive', ['found' => $value]);
     }
 
     /** @throws InvalidInput */
@@ -77,7 +79,7 @@ final readonly class Fields
     {
         $value = $this->number($key, $default);
 
-        return $value >= 0 ? $value : throw $this->fault($key, 'must be 0 or more, not '.self::describe($value));
+        return $value >= 0 ? $value : throw $this->fault($key, 'input.negative', ['found' => $value]);
     }
 
     /**
@@ -90,7 +92,7 @@ final readonly class Fields
         $value = $this->number($key, $default);
 
         return $value > $over && $value < $under ? $value
-            : throw $this->fault($key, sprintf('must lie between %s and %s, not %s', $over, $under, self::describe($value)));
+            : throw $this->fault($key, 'input.not_between', ['over' => $over, 'under' => $under, 'found' => $value]);
     }
 
     /** @throws InvalidInput */
@@ -98,7 +100,7 @@ final readonly class Fields
     {
         $value = $this->number($key, $default === null ? null : (float) $default);
         if ($value !== floor($value) || $value < $least || $value > $most) {
-            throw $this->fault($key, sprintf('must be a whole number from %d to %d, not %s', $least, $most, self::describe($value)));
+            throw $this->fault($key, 'input.no_whole_number', ['least' => $least, 'most' => $most, 'found' => $value]);
         }
 
         return (int) $value;
@@ -113,7 +115,7 @@ final readonly class Fields
     {
         $length = $this->toLength($key, $this->positive($key, $default));
 
-        return $length->isPositive() ? $length : throw $this->fault($key, 'is smaller than can be told from 0');
+        return $length->isPositive() ? $length : throw $this->fault($key, 'input.too_small');
     }
 
     /**
@@ -142,7 +144,9 @@ final readonly class Fields
         $value = $this->values[$key] ?? $default;
 
         return is_string($value) ? $value
-            : throw $this->fault($key, $value === null ? 'is missing; give a text' : 'must be a text, not '.self::describe($value));
+            : throw $value === null
+                ? $this->fault($key, 'input.missing_text')
+                : $this->fault($key, 'input.no_text', ['found' => self::describe($value)]);
     }
 
     /**
@@ -154,7 +158,7 @@ final readonly class Fields
     {
         $text = trim($this->text($key));
 
-        return $text !== '' ? $text : throw $this->fault($key, 'must not be empty');
+        return $text !== '' ? $text : throw $this->fault($key, 'input.empty');
     }
 
     /**
@@ -173,7 +177,7 @@ final readonly class Fields
                 return $choice;
             }
         }
-        throw $this->fault($key, sprintf('must be one of %s, not "%s"', implode(', ', $choices), mb_strimwidth($value, 0, 40, '…')));
+        throw $this->fault($key, 'input.none_of', ['choices' => array_values($choices), 'found' => Message::quote($value)]);
     }
 
     /** @throws InvalidInput */
@@ -182,10 +186,9 @@ final readonly class Fields
         $value = $this->values[$key] ?? $default;
 
         return is_bool($value) ? $value
-            : throw $this->fault(
-                $key,
-                $value === null ? 'is missing; give true or false' : 'must be true or false, not '.self::describe($value),
-            );
+            : throw $value === null
+                ? $this->fault($key, 'input.missing_flag')
+                : $this->fault($key, 'input.no_flag', ['found' => self::describe($value)]);
     }
 
     /**
@@ -206,10 +209,7 @@ final readonly class Fields
                 // Said below: the text is no date.
             }
         }
-        throw $this->fault(
-            $key,
-            sprintf('must be an ISO 8601 instant like 2031-05-02T10:00:00Z, not "%s"', mb_strimwidth($text, 0, 40, '…')),
-        );
+        throw $this->fault($key, 'input.no_instant', ['found' => Message::quote($text)]);
     }
 
     /** @throws InvalidInput */
@@ -217,7 +217,9 @@ final readonly class Fields
     {
         $value = $this->values[$key] ?? null;
         if (! is_array($value) || ($value !== [] && array_is_list($value))) {
-            throw $this->fault($key, $value === null ? 'is missing; give an object' : 'must be an object, not '.self::describe($value));
+            throw $value === null
+                ? $this->fault($key, 'input.missing_object')
+                : $this->fault($key, 'input.no_object', ['found' => self::describe($value)]);
         }
 
         return new self($value, $this->path.$key.'.', $this->top ?? $key);
@@ -239,7 +241,7 @@ final readonly class Fields
         $out = [];
         foreach ($this->listOf($key, $least) as $index => $value) {
             if (! is_array($value) || ($value !== [] && array_is_list($value))) {
-                throw $this->fault($key, sprintf('must hold objects; entry %d is %s', $index, self::describe($value)));
+                throw $this->fault($key, 'input.no_objects', ['entry' => $index, 'found' => self::describe($value)]);
             }
             $out[] = new self($value, sprintf('%s%s[%d].', $this->path, $key, $index), $this->top ?? $key);
         }
@@ -255,10 +257,7 @@ final readonly class Fields
     public function texts(string $key): array
     {
         return array_map(
-            fn (mixed $value): string => is_string($value) ? $value : throw $this->fault(
-                $key,
-                'must hold texts, not '.self::describe($value),
-            ),
+            fn (mixed $value): string => is_string($value) ? $value : throw $this->fault($key, 'input.no_texts', ['found' => self::describe($value)]),
             $this->listOf($key, 0),
         );
     }
@@ -276,7 +275,7 @@ final readonly class Fields
             $out[] = (new self([$key => $value], $this->path, $this->top))->positiveEntry($key, $index);
         }
 
-        return $out !== [] ? $out : throw $this->fault($key, 'must not be empty');
+        return $out !== [] ? $out : throw $this->fault($key, 'input.empty');
     }
 
     /**
@@ -288,10 +287,12 @@ final readonly class Fields
     {
         $value = $this->values[$key] ?? null;
         if (! is_array($value) || ! array_is_list($value)) {
-            throw $this->fault($key, $value === null ? 'is missing; give a list' : 'must be a list, not '.self::describe($value));
+            throw $value === null
+                ? $this->fault($key, 'input.missing_list')
+                : $this->fault($key, 'input.no_list', ['found' => self::describe($value)]);
         }
         if (count($value) < $least) {
-            throw $this->fault($key, $least === 1 ? 'must not be empty' : sprintf('must hold at least %d entries', $least));
+            throw $least === 1 ? $this->fault($key, 'input.empty') : $this->fault($key, 'input.too_few', ['least' => $least]);
         }
 
         return $value;
@@ -302,33 +303,37 @@ final readonly class Fields
         try {
             return $this->positive($key);
         } catch (InvalidInput $fault) {
-            throw InvalidInput::at($this->top ?? $key, sprintf('Entry %d: %s', $index, $fault->getMessage()));
+            throw InvalidInput::at($this->top ?? $key, 'input.entry', ['entry' => $index, 'fault' => $fault->says]);
         }
     }
 
     private function toLength(string $key, float $mm): Length
     {
         if (abs($mm) > Length::GREATEST_MM) {
-            throw $this->fault($key, 'must be at most 1 km');
+            throw $this->fault($key, 'input.too_long');
         }
 
         return Length::mm($mm);
     }
 
-    /** Says which key is at fault; the topmost key goes into the error's field, the whole path into its words. */
-    public function fault(string $key, string $complaint): InvalidInput
+    /**
+     * Says which key is at fault: the topmost key goes into the error's field, the whole path into its term `key`.
+     *
+     * @param  array<string, string|int|float|Message|list<string|Message>>  $terms
+     */
+    public function fault(string $key, string $code, array $terms = []): InvalidInput
     {
-        return InvalidInput::at($this->top ?? $key, sprintf('%s%s %s.', $this->path, $key, $complaint));
+        return InvalidInput::at($this->top ?? $key, $code, ['key' => $this->path.$key, ...$terms]);
     }
 
-    private static function describe(mixed $value): string
+    private static function describe(mixed $value): Message
     {
         return match (true) {
-            is_string($value) => sprintf('the text "%s"', mb_strimwidth(mb_scrub($value), 0, 40, '…')),
-            is_bool($value) => $value ? 'true' : 'false',
-            is_array($value) => array_is_list($value) && $value !== [] ? 'a list' : 'an object',
-            is_int($value), is_float($value) => (string) $value,
-            default => 'nothing',
+            is_string($value) => Message::of('input.found.text', ['text' => Message::quote($value)]),
+            is_bool($value) => Message::of($value ? 'input.found.true' : 'input.found.false'),
+            is_array($value) => Message::of(array_is_list($value) && $value !== [] ? 'input.found.list' : 'input.found.object'),
+            is_int($value), is_float($value) => Message::of('input.found.number', ['number' => $value]),
+            default => Message::of('input.found.nothing'),
         };
     }
 }

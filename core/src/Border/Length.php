@@ -30,7 +30,7 @@ final readonly class Length
     public static function mm(float|int $millimetres): self
     {
         if (! is_finite((float) $millimetres) || abs($millimetres) > self::GREATEST_MM) {
-            throw new \DomainException('A length must be finite and at most a kilometre.');
+            throw new \DomainException('over_a_kilometre');
         }
 
         return new self(is_int($millimetres) ? $millimetres * self::PER_MM : (int) round($millimetres * self::PER_MM));
@@ -138,7 +138,7 @@ final readonly class Length
         // PHP turns an integer that overflows into a float.
         return is_int($femtometres) && abs($femtometres) <= self::GREATEST_MM * self::PER_MM
             ? new self($femtometres)
-            : throw new \DomainException('The lengths come to more than a kilometre.');
+            : throw new \DomainException('over_a_kilometre');
     }
 
     private static function fromDecimal(string $decimal, int $perUnit): self

@@ -43,6 +43,7 @@ abstract readonly class Result implements \JsonSerializable
     {
         return match (true) {
             $value instanceof Length => $value->inMm(),
+            $value instanceof Message => $value->toArray(),
             $value instanceof self => $value->toArray(),
             $value instanceof \BackedEnum => $value->value,
             is_array($value) => array_map(self::plain(...), $value),

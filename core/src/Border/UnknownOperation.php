@@ -8,10 +8,7 @@ final class UnknownOperation extends CoreException
 {
     public static function named(string $name): self
     {
-        return new self(
-            'op',
-            sprintf('There is no operation "%s". `php bin/compute --list` lists them.', mb_strimwidth($name, 0, 60, '…')),
-        );
+        return new self('op', Message::of('input.unknown_operation', ['name' => Message::quote($name, 60)]));
     }
 
     public function errorCode(): string

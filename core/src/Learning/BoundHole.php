@@ -43,7 +43,7 @@ final readonly class BoundHole
             $plan->first('pilot'),
             $plan,
         )
-            : throw NoCandidate::in('machine', implode(' ', $plan->missing));
+            : throw NoCandidate::in('machine', 'learning.hole_not_ready', ['sentences' => $plan->missing]);
     }
 
     /** From the drill's tip touching the work until its full diameter is clear below, or at its depth. */

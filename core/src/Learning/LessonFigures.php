@@ -20,7 +20,7 @@ final class LessonFigures
         $figures = [
             Figure::drill('final.drill', self::name($hole->drill), $hole->diameter(), 'final', '', []),
             ...self::pass('final', $hole->drill, $hole),
-            Figure::text('lubricant', $hole->material->lubricant, 'lubricant', ['material' => $hole->material->name]),
+            Figure::text('lubricant', $hole->material->lubricant->word(), 'lubricant', ['material' => $hole->material->word()]),
             Figure::length('travel', $hole->travel(), 'travel', 'travel = t + point + b', [
                 't_mm' => $hole->thickness->inMm(),
                 'point_mm' => self::pointLength($hole->drill)->inMm(),
@@ -66,6 +66,8 @@ final class LessonFigures
     /** The drill's own name, without what it is. */
     private static function name(PlanStep $step): string
     {
-        return (string) preg_replace('/( mm)? twist drill$/', '', $step->tool);
+        $name = $step->figure('diameter_mm')?->name;
+
+        return is_string($name) ? $name : '';
     }
 }

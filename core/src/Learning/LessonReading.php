@@ -6,6 +6,7 @@ namespace MillStep\Core\Learning;
 
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Measure\JudgeMeasurement;
 use MillStep\Core\Measure\Verdict;
 
@@ -32,10 +33,10 @@ final readonly class LessonReading
         [$lower, $upper, $uncertainty] = match ($kind) {
             'scale_touch' => [Length::zero(), $this->quillTravel->minus($this->hole->travel()), Length::zero()],
             'depth_reading' => $this->around($this->hole->readingFrom($touchMm === null
-                ? throw InvalidInput::at('value', 'Read the scale with the tip on the plate first.')
+                ? throw InvalidInput::at('value', 'learning.touch_first')
                 : Length::mm($touchMm))),
             'hole_diameter' => [$this->holeLower, $this->holeUpper, $this->hole->policy->caliperUncertainty],
-            default => throw InvalidInput::at('kind', "No reading is called $kind."),
+            default => throw InvalidInput::at('kind', 'learning.no_reading', ['kind' => Message::quote($kind)]),
         };
 
         return (new JudgeMeasurement($value, $lower, $upper, $uncertainty))->compute()->verdict;

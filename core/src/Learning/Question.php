@@ -41,7 +41,7 @@ final readonly class Question
                 }
             }
             if ($kind === QuestionKind::One && count($right) !== 1) {
-                throw $fields->fault('options', 'must have exactly one right answer');
+                throw $fields->fault('options', 'learning.one_right_answer');
             }
         }
 

@@ -56,7 +56,8 @@ final readonly class QuestionBank
             if (count($candidates) < $count) {
                 throw InvalidInput::at(
                     'questions',
-                    "The bank has too few questions of the kind $pile: $count wanted, ".count($candidates).' there.',
+                    'learning.too_few_questions',
+                    ['pile' => $pile, 'wanted' => $count, 'found' => count($candidates)],
                 );
             }
             foreach (array_slice($random->shuffleArray($candidates), 0, $count) as $question) {

@@ -51,7 +51,7 @@ final readonly class WorkedFigure
         $result = Operations::compute($this->operation, [...$this->given, ...$values])->toArray();
         $answer = $result[$this->answer] ?? null;
         if (! is_int($answer) && ! is_float($answer)) {
-            throw InvalidInput::at('answer', "{$this->operation} gives no number {$this->answer}.");
+            throw InvalidInput::at('answer', 'learning.no_worked_figure', ['operation' => $this->operation, 'answer' => $this->answer]);
         }
 
         return new DrawnFigure($values, (float) $answer, $this->unit, $this->tolerance);

@@ -33,9 +33,6 @@ final readonly class FindCentre implements Operation
         $size = $this->outside ? $gap->minus($this->tip) : $gap->plus($this->tip);
 
         return $size->isGreaterThan(Length::zero()) ? new Centre($this->touchA->plus($this->touchB)->times(0.5), $size)
-            : throw Impossible::because(
-                'tip_mm',
-                'Between these touches there is no room for work: the tip is as wide as the gap, or wider.',
-            );
+            : throw Impossible::because('tip_mm', 'measure.no_room_between_touches');
     }
 }

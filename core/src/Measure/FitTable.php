@@ -6,6 +6,7 @@ namespace MillStep\Core\Measure;
 
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\NoCandidate;
 use MillStep\Core\Reference\BrokenTable;
 use MillStep\Core\Reference\Row;
@@ -27,18 +28,15 @@ final class FitTable
     {
         $bands = self::bands()[$class] ?? throw InvalidInput::at(
             'fit',
-            sprintf(
-                '"%s" is no class of the table. It knows %s.',
-                mb_strimwidth(mb_scrub($class), 0, 10, '…'),
-                implode(', ', array_keys(self::bands())),
-            ),
+            'measure.fit_unknown',
+            ['said' => Message::quote($class, 10), 'known' => array_keys(self::bands())],
         );
         foreach ($bands as $band) {
             if ($nominal->isGreaterThan(Length::mm($band['over'])) && $nominal->isAtMost(Length::mm($band['to']))) {
                 return new Limits($nominal->plus(Length::mm($band['lower'] / 1000)), $nominal->plus(Length::mm($band['upper'] / 1000)));
             }
         }
-        throw NoCandidate::in('fit', sprintf('%.4g mm lies beyond the table of limits.', $nominal->inMm()));
+        throw NoCandidate::in('fit', 'measure.fit_beyond', ['size_mm' => $nominal->inMm()]);
     }
 
     /**

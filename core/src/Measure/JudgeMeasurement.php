@@ -28,7 +28,7 @@ final readonly class JudgeMeasurement implements Operation
         $lower = $fields->coordinate('lower_mm');
         $upper = $fields->coordinate('upper_mm');
         if ($upper->compareExactly($lower) < 0) {
-            throw $fields->fault('upper_mm', 'must not be below lower_mm');
+            throw $fields->fault('upper_mm', 'input.below', ['other' => 'lower_mm']);
         }
 
         return new self($value, $lower, $upper, $fields->lengthOrZero('uncertainty_mm', 0));

@@ -23,7 +23,7 @@ final readonly class ReaderAgreement implements Operation
             $fields->objects('pairs', 1),
         );
 
-        return new self($differences !== [] ? $differences : throw $fields->fault('pairs', 'must not be empty'));
+        return new self($differences !== [] ? $differences : throw $fields->fault('pairs', 'input.empty'));
     }
 
     public function compute(): Agreement

@@ -6,6 +6,7 @@ namespace MillStep\Core\Measure;
 
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Result;
 
 /** A size as the shop says it: its diameter, the system it comes from and its name there. */
@@ -38,7 +39,7 @@ final readonly class Size extends Result
         $size = self::understand($text, $defaultUnit);
 
         return $size->diameter->isAtMost(Length::mm(self::GREATEST_MM)) ? $size
-            : throw self::refusal(trim($text), sprintf('is %.1f mm; sizes go up to 100 mm.', $size->diameter->inMm()));
+            : throw self::refusal(trim($text), 'too_large', ['found_mm' => round($size->diameter->inMm(), 1), 'most_mm' => self::GREATEST_MM]);
     }
 
     /**
@@ -53,7 +54,7 @@ final readonly class Size extends Result
         $size = self::understand($text, $defaultUnit);
 
         return $size->diameter->isAtMost(Length::mm(self::LONGEST_MM)) ? $size
-            : throw self::refusal(trim($text), 'is longer than 10 m.');
+            : throw self::refusal(trim($text), 'too_long');
     }
 
     /**
@@ -66,10 +67,10 @@ final readonly class Size extends Result
         $said = trim($text);
         $size = strlen($said) > 40 ? null : self::named($said) ?? self::fraction($said) ?? self::decimal($said, $defaultUnit);
         if ($size === null) {
-            throw self::refusal($said, 'is no size that is known here. Write a size like 6.8, 3/8, #7, F, 15 thou or .201 in.');
+            throw self::refusal($said, $said === '' ? 'empty' : 'unknown');
         }
         if (! $size->diameter->isPositive()) {
-            throw self::refusal($said, 'is zero; a size must be greater than 0.');
+            throw self::refusal($said, 'zero');
         }
 
         return $size;
@@ -152,10 +153,9 @@ final readonly class Size extends Result
         return ($whole === '' ? '0' : $whole).($part === '' ? '' : '.'.$part);
     }
 
-    private static function refusal(string $said, string $complaint): InvalidInput
+    /** @param  array<string, float|int>  $terms */
+    private static function refusal(string $said, string $why, array $terms = []): InvalidInput
     {
-        return InvalidInput::at('text', $said === ''
-            ? 'The size is empty. Write a size like 6.8, 3/8, #7, F, 15 thou or .201 in.'
-            : sprintf('"%s" %s', mb_strimwidth(mb_scrub($said), 0, 40, '…'), $complaint));
+        return InvalidInput::at('text', "measure.size.$why", ['said' => Message::quote($said), ...$terms]);
     }
 }

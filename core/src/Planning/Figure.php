@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Planning;
 
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Result;
 
 /**
@@ -18,30 +19,30 @@ final readonly class Figure extends Result
 {
     /**
      * @param  'mm'|'rpm'|'mm_rev'|'s'|'nm'|'percent'|'divisions'|null  $unit
-     * @param  array<string, float|string>  $terms  symbol => value, in the unit that its name ends in
+     * @param  array<string, float|string|Message>  $terms  symbol => value, in the unit that its name ends in
      * @param  bool  $teachingValue  rests on a table row that is workshop practice, not a standard
-     * @param  string|null  $unsure  what is known against it
+     * @param  Message|null  $unsure  what is known against it
      */
     private function __construct(
         public string $key,
         public ?string $unit,
         public ?float $value,
-        public ?string $name,
+        public Message|string|null $name,
         public string $rule,
         public string $formula,
         public array $terms,
         public bool $teachingValue,
-        public ?string $unsure,
+        public ?Message $unsure,
     ) {
     }
 
-    /** @param  array<string, float|string>  $terms */
+    /** @param  array<string, float|string|Message>  $terms */
     public static function length(string $key, Length $value, string $rule, string $formula = '', array $terms = []): self
     {
         return new self($key, 'mm', $value->inMm(), null, $rule, $formula, $terms, false, null);
     }
 
-    /** @param  array<string, float|string>  $terms */
+    /** @param  array<string, float|string|Message>  $terms */
     public static function drill(
         string $key,
         string $designation,
@@ -55,21 +56,21 @@ final readonly class Figure extends Result
 
     /**
      * @param  'rpm'|'mm_rev'|'s'|'nm'|'percent'|'divisions'  $unit
-     * @param  array<string, float|string>  $terms
+     * @param  array<string, float|string|Message>  $terms
      */
     public static function number(string $key, string $unit, float $value, string $rule, string $formula, array $terms): self
     {
         return new self($key, $unit, $value, null, $rule, $formula, $terms, false, null);
     }
 
-    /** @param  array<string, float|string>  $terms */
-    public static function text(string $key, string $words, string $rule, array $terms): self
+    /** @param  array<string, float|string|Message>  $terms */
+    public static function text(string $key, Message|string $words, string $rule, array $terms): self
     {
         return new self($key, null, null, $words, $rule, '', $terms, true, null);
     }
 
     /** The same figure, marked as resting on workshop practice, with what is known against it. */
-    public function teaching(?string $unsure = null): self
+    public function teaching(?Message $unsure = null): self
     {
         return new self(
             $this->key,
@@ -104,9 +105,14 @@ final readonly class Figure extends Result
     public function toArray(): array
     {
         return [
-            'key' => $this->key, 'unit' => $this->unit, 'value' => $this->value, 'name' => $this->name,
+            'key' => $this->key, 'unit' => $this->unit, 'value' => $this->value,
+            'name' => $this->name instanceof Message ? $this->name->toArray() : $this->name,
             'rule' => $this->rule, 'formula' => $this->formula,
-            'terms' => (object) $this->terms, 'teaching_value' => $this->teachingValue, 'unsure' => $this->unsure,
+            'terms' => (object) array_map(
+                static fn (float|string|Message $term): float|string|array => $term instanceof Message ? $term->toArray() : $term,
+                $this->terms,
+            ),
+            'teaching_value' => $this->teachingValue, 'unsure' => $this->unsure?->toArray(),
         ];
     }
 }

@@ -23,18 +23,18 @@ final readonly class Hours
             $days = array_map(intval(...), $span->positives('days'));
             foreach (['from', 'to'] as $key) {
                 if (preg_match('/^([01]\d|2[0-3]):[0-5]\d$|^24:00$/', $span->text($key)) !== 1) {
-                    throw $span->fault($key, 'must be a time like 08:00');
+                    throw $span->fault($key, 'policy.no_time');
                 }
             }
             if ($span->text('from') === $span->text('to')) {
-                throw $span->fault('to', 'must be another time than "from"; the whole day is 00:00 to 24:00');
+                throw $span->fault('to', 'policy.no_span');
             }
             $spans[] = ['days' => $days, 'from' => $span->text('from'), 'to' => $span->text('to')];
         }
         try {
             $zone = new \DateTimeZone($policy->text('time_zone', 'UTC'));
         } catch (\Exception) {
-            throw $policy->fault('time_zone', 'must be a time zone like Europe/Dublin');
+            throw $policy->fault('time_zone', 'policy.no_zone');
         }
 
         return new self($spans, $zone);

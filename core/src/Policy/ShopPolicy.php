@@ -7,7 +7,7 @@ namespace MillStep\Core\Policy;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
-use MillStep\Core\Competency\Stage;
+use MillStep\Core\Border\Message;
 
 /** The shop's schools, caps and limits. What a shop has not set stands at the careful value of PolicySettings. */
 final readonly class ShopPolicy
@@ -39,7 +39,7 @@ final readonly class ShopPolicy
         public Length $looseViceLimit,
         public float $overhangRatio,
         public Length $tailstockLeastOut,
-        public Stage $supervisedFrom,
+        public int $supervisedFromStage,
         public bool $companionRequired,
         public bool $guardianRequired,
         public int $machinesAtOnce,
@@ -71,7 +71,7 @@ final readonly class ShopPolicy
 
             return $value >= $least && $value <= $most
                 ? $value
-                : throw $fields->fault($key, sprintf('must lie from %s to %s, not %s', $least, $most, $value));
+                : throw $fields->fault($key, 'input.not_from_to', ['least' => $least, 'most' => $most, 'found' => $value]);
         };
         $length = static fn (string $key): Length => Length::mm($number($key));
         $flag = static fn (string $key): bool => $fields->flag($key, (bool) $settings[$key]['default']);
@@ -108,7 +108,7 @@ final readonly class ShopPolicy
             looseViceLimit: $length('loose_vice_limit_mm'),
             overhangRatio: $number('overhang_ratio'),
             tailstockLeastOut: $length('tailstock_least_out_mm'),
-            supervisedFrom: Stage::from($count('supervised_from_stage')),
+            supervisedFromStage: $count('supervised_from_stage'),
             companionRequired: $flag('companion_required'),
             guardianRequired: $flag('guardian_required'),
             machinesAtOnce: $count('machines_at_once'),
@@ -128,7 +128,7 @@ final readonly class ShopPolicy
     /**
      * Everything that is wrong with settings, by key.
      *
-     * @return array<string, string>
+     * @return array<string, Message>
      */
     public static function faults(Fields $fields): array
     {
@@ -136,14 +136,14 @@ final readonly class ShopPolicy
         $known = PolicySettings::all();
         foreach ($fields->toArray() as $key => $value) {
             if (! isset($known[$key])) {
-                $faults[(string) $key] = sprintf('%s is no setting of the policy.', $key);
+                $faults[(string) $key] = Message::of('policy.unknown', ['key' => Message::quote((string) $key)]);
 
                 continue;
             }
             try {
                 self::fromFields(Fields::of([$key => $value]));
             } catch (InvalidInput $fault) {
-                $faults[(string) $key] = $fault->getMessage();
+                $faults[(string) $key] = $fault->says;
             }
         }
 

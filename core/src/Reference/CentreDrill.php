@@ -32,7 +32,7 @@ final readonly class CentreDrill
         $body = $fields->length('body_diameter_mm');
 
         return $body->isGreaterThan($pilot) ? new self($pilot, $body)
-            : throw Impossible::because('body_diameter_mm', 'The body of a centre drill is wider than its pilot.');
+            : throw Impossible::because('body_diameter_mm', 'workshop.body_no_wider_than_pilot');
     }
 
     /** How much wider the body is than the pilot. */

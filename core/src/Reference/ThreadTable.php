@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Reference;
 
 use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Message;
 
 /** ISO metric coarse and fine, UNC, UNF (threads.csv). */
 final class ThreadTable
@@ -42,10 +43,8 @@ final class ThreadTable
         return $this->threads[self::key($said)]
             ?? throw InvalidInput::at(
                 $field,
-                sprintf(
-                    '"%s" is no thread of the table. Write one like M8, M10x1.25, 1/4-20 or #8-32.',
-                    mb_strimwidth(mb_scrub($said), 0, 30, '…'),
-                ),
+                'planning.thread_unknown',
+                ['said' => Message::quote($said, 30)],
             );
     }
 

@@ -4,36 +4,45 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Setup;
 
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Result;
 
+/** What a rule has against a setup: its code, how hard it weighs, and the reason with the figures it was judged by. */
 final readonly class Finding extends Result
 {
-    private function __construct(public string $code, public Severity $severity, public string $reason, public string $lesson)
+    private function __construct(public string $code, public Severity $severity, public Message $reason)
     {
     }
 
-    public static function stop(string $code, string $reason, string $lesson): self
+    /**
+     * @param  array<string, string|int|float|Message|list<string|Message>>  $terms
+     * @param  string|null  $reason  where a code has more than one
+     */
+    public static function stop(string $code, array $terms = [], ?string $reason = null): self
     {
-        return new self($code, Severity::Stop, $reason, $lesson);
+        return self::found($code, Severity::Stop, $terms, $reason);
     }
 
-    public static function fix(string $code, string $reason, string $lesson): self
+    /** @param  array<string, string|int|float|Message|list<string|Message>>  $terms */
+    public static function fix(string $code, array $terms = [], ?string $reason = null): self
     {
-        return new self($code, Severity::Fix, $reason, $lesson);
+        return self::found($code, Severity::Fix, $terms, $reason);
     }
 
-    public static function note(string $code, string $reason, string $lesson): self
+    /** @param  array<string, string|int|float|Message|list<string|Message>>  $terms */
+    public static function note(string $code, array $terms = [], ?string $reason = null): self
     {
-        return new self($code, Severity::Note, $reason, $lesson);
+        return self::found($code, Severity::Note, $terms, $reason);
     }
 
     public static function unknown(string $fact): self
     {
-        return new self(
-            'unknown_'.$fact,
-            Severity::Fix,
-            sprintf('Nothing is said about %s, so it cannot be judged. Look, then say.', str_replace('_', ' ', $fact)),
-            'A2',
-        );
+        return new self('unknown_'.$fact, Severity::Fix, Message::of('setup.unknown', ['fact' => Message::of("setup.fact.$fact")]));
+    }
+
+    /** @param  array<string, string|int|float|Message|list<string|Message>>  $terms */
+    private static function found(string $code, Severity $severity, array $terms, ?string $reason): self
+    {
+        return new self($code, $severity, Message::of('setup.finding.'.($reason ?? $code), $terms));
     }
 }

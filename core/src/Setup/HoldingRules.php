@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Setup;
 
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Cutting\FeedTable;
 use MillStep\Core\Workshop\Holding\DrillingTorque;
 use MillStep\Core\Workshop\Holding\Holding;
@@ -18,7 +19,7 @@ final class HoldingRules
     public static function byHand(SetupFacts $setup): ?Finding
     {
         return Workholding::get($setup->text('holding'))->byHand()
-            ? Finding::stop('work_hand_held', 'Work is never held by hand under a powered drill: any material, any size.', 'C1') : null;
+            ? Finding::stop('work_hand_held') : null;
     }
 
     public static function turning(SetupFacts $setup): ?Finding
@@ -35,64 +36,54 @@ final class HoldingRules
             return null;
         }
 
-        return Finding::stop('holding_lets_turn', sprintf('The drill may twist with %.1f N·m when it grabs; this holding resists %s.',
-            $check->demandNm,
-            $holding->resistsTurning ? sprintf(
-                '%.1f N·m, %.1f times that; 1.5 times is asked for',
-                $check->capacityNm,
-                $check->ratio,
-            ) : 'lifting only, not turning'),
-            'C1');
+        $demand = round($check->demandNm, 1);
+
+        return $holding->resistsTurning
+            ? Finding::stop('holding_lets_turn', [
+                'demand_nm' => $demand,
+                'capacity_nm' => round($check->capacityNm, 1),
+                'ratio' => round($check->ratio, 1),
+                'wanted_ratio' => HoldingCheck::MARGIN,
+            ])
+            : Finding::stop('holding_lets_turn', ['demand_nm' => $demand], 'holding_lets_turn_freely');
     }
 
     public static function lifting(SetupFacts $setup): ?Finding
     {
         return $setup->flag('through') && ! Workholding::get($setup->text('holding'))->resistsLifting
-            ? Finding::fix(
-                'holding_lets_lift',
-                'As the drill breaks through it climbs into the work; this holding does not keep it down.',
-                'C1',
-            ) : null;
+            ? Finding::fix('holding_lets_lift') : null;
     }
 
     public static function viceLoose(SetupFacts $setup): ?Finding
     {
         $holding = $setup->text('holding');
-        if (! str_starts_with($holding, 'vice') || $holding !== 'vice_loose') {
+        if ($holding !== 'vice_loose') {
             return null;
         }
         $limit = $setup->policy('loose_vice_limit_mm');
         $diameter = $setup->length('diameter_mm');
-        $words = sprintf(
-            'The vice is neither bolted, clamped nor stopped, and the drill is %.4g mm; the shop\'s limit is %.4g mm.',
-            $diameter->inMm(),
-            $limit,
-        );
+        $terms = ['drill_mm' => $diameter->inMm(), 'limit_mm' => $limit];
 
         return $diameter->isGreaterThan(Length::mm($limit))
-            ? Finding::stop('vice_loose_on_table', $words, 'C1')
-            : Finding::fix('vice_loose_on_table', $words, 'C1');
+            ? Finding::stop('vice_loose_on_table', $terms)
+            : Finding::fix('vice_loose_on_table', $terms);
     }
 
     public static function openJaws(SetupFacts $setup): ?Finding
     {
         return $setup->flag('across_open_jaws') && ! $setup->flag('hooked_stops')
-            ? Finding::stop(
-                'open_jaw_shear',
-                'A plate across open vice jaws shears whatever is between it and a jaw. Two hooked stops prevent turning and lifting.',
-                'C1',
-            ) : null;
+            ? Finding::stop('open_jaw_shear') : null;
     }
 
     public static function tableInPath(SetupFacts $setup): ?Finding
     {
         return $setup->flag('through') && in_array($setup->text('under_hole'), ['table', 'clamp', 'parallel'], true)
-            ? Finding::stop('drill_into_table', sprintf('The drill will run into the %s.', $setup->text('under_hole')), 'C5') : null;
+            ? Finding::stop('drill_into_table', ['what' => Message::of('setup.under.'.$setup->text('under_hole'))]) : null;
     }
 
     public static function backing(SetupFacts $setup): ?Finding
     {
         return $setup->flag('through') && ! in_array($setup->text('under_hole'), ['scrap', 'gap', 'table', 'clamp', 'parallel'], true)
-            ? Finding::fix('no_backing', 'Something soft or a clear gap belongs under the hole.', 'C5') : null;
+            ? Finding::fix('no_backing') : null;
     }
 }

@@ -16,7 +16,7 @@ final class LatheRules
     {
         return $setup->flag('all_jaws_bear')
             ? null
-            : Finding::stop('jaws_not_all_bearing', 'Not all jaws bear on the work: it can come out.', 'D1');
+            : Finding::stop('jaws_not_all_bearing');
     }
 
     public static function overhang(SetupFacts $setup): ?Finding
@@ -27,8 +27,7 @@ final class LatheRules
         return $ratio > $limit + 1e-6 && ! $setup->flag('supported')
             ? Finding::stop(
                 'overhang_unsupported',
-                sprintf('The work stands out %.1f diameters; over %.3g it needs a tailstock or a steady.', $ratio, $limit),
-                'D2',
+                ['out_ratio' => round($ratio, 1), 'limit_ratio' => $limit],
             ) : null;
     }
 
@@ -36,13 +35,13 @@ final class LatheRules
     {
         return $setup->flag('tailstock_clamped')
             ? null
-            : Finding::fix('tailstock_unclamped', 'The tailstock is not clamped to the bed.', 'D5');
+            : Finding::fix('tailstock_unclamped');
     }
 
     public static function tailstockSpindle(SetupFacts $setup): ?Finding
     {
         return $setup->flag('tailstock_spindle_locked')
-            ? Finding::fix('tailstock_spindle_locked', 'The tailstock spindle is locked and cannot feed.', 'D5')
+            ? Finding::fix('tailstock_spindle_locked')
             : null;
     }
 
@@ -53,12 +52,7 @@ final class LatheRules
         return $setup->length('tailstock_spindle_out_mm')->isLessThan(Length::mm($least))
             ? Finding::fix(
                 'tailstock_spindle_too_short',
-                sprintf(
-                    'The tailstock spindle stands out %.3g mm; under %.3g mm the taper does not seat.',
-                    $setup->length('tailstock_spindle_out_mm')->inMm(),
-                    $least,
-                ),
-                'D5',
+                ['out_mm' => $setup->length('tailstock_spindle_out_mm')->inMm(), 'least_mm' => $least],
             ) : null;
     }
 
@@ -66,7 +60,7 @@ final class LatheRules
     {
         return $setup->flag('taper_clean')
             ? null
-            : Finding::fix('taper_dirty_or_burred', 'The taper is dirty or burred: it will spin and gall its socket.', 'C13');
+            : Finding::fix('taper_dirty_or_burred');
     }
 
     public static function centre(SetupFacts $setup): ?Finding
@@ -79,11 +73,11 @@ final class LatheRules
             'body_diameter_mm' => $setup->length('centre_body_mm')->inMm(),
             'mouth_mm' => $setup->length('centre_mouth_mm')->inMm(),
         ]))->compute();
-        $words = sprintf('%.0f %% of the cone is formed; aim for 80 to 90 %%.', 100 * $check->fraction);
+        $terms = ['formed_percent' => round(100 * $check->fraction)];
 
         return match ($check->verdict) {
-            CentreVerdict::PilotOnly, CentreVerdict::TooShallow => Finding::fix('centre_too_shallow', $words, 'D4'),
-            CentreVerdict::TooDeep => Finding::fix('centre_too_deep', $words, 'D4'),
+            CentreVerdict::PilotOnly, CentreVerdict::TooShallow => Finding::fix('centre_too_shallow', $terms),
+            CentreVerdict::TooDeep => Finding::fix('centre_too_deep', $terms),
             default => null,
         };
     }

@@ -12,17 +12,16 @@ final class SpeedRules
         $target = 1000 * $setup->material()->cuttingSpeedMMin * ($setup->has('operation_factor') ? $setup->number('operation_factor')
             : 1.0) / (M_PI * max($setup->length('diameter_mm')->inMm(), 1e-6));
         $ratio = $setup->number('rpm') / $target;
-        $words = sprintf(
-            '%d rpm is %.1f times the %d rpm that this drill wants in %s.',
-            $setup->number('rpm'),
-            $ratio,
-            $target,
-            mb_strtolower($setup->material()->name),
-        );
+        $terms = [
+            'found_rpm' => $setup->number('rpm'),
+            'ratio' => round($ratio, 1),
+            'wanted_rpm' => floor($target),
+            'material' => $setup->material()->word(),
+        ];
 
         return match (true) {
-            $ratio > 2 => Finding::stop('speed_too_fast', $words, 'C3'),
-            $ratio > 1.25 => Finding::fix('speed_too_fast', $words, 'C3'),
+            $ratio > 2 => Finding::stop('speed_too_fast', $terms),
+            $ratio > 1.25 => Finding::fix('speed_too_fast', $terms),
             default => null,
         };
     }
@@ -34,8 +33,7 @@ final class SpeedRules
         return $setup->number('rpm') > $cap
             ? Finding::fix(
                 'speed_over_cap',
-                sprintf('%d rpm is over the shop\'s cap of %d rpm for learners.', $setup->number('rpm'), $cap),
-                'C3',
+                ['found_rpm' => $setup->number('rpm'), 'cap_rpm' => $cap],
             ) : null;
     }
 
@@ -49,9 +47,9 @@ final class SpeedRules
             default => ! $setup->flag('running') && $setup->flag('isolated'),
         };
 
-        return $right ? null : Finding::stop('speed_change_wrong_state', $setup->text('speed_change') === 'running'
-            ? 'A variable-speed machine changes speed only while it runs.' : 'A step-pulley machine changes speed only while it is '
-                .'stopped and isolated.',
-            'A2');
+        return $right ? null : Finding::stop(
+            'speed_change_wrong_state',
+            reason: $setup->text('speed_change') === 'running' ? 'speed_changes_running' : 'speed_changes_stopped',
+        );
     }
 }

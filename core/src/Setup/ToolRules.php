@@ -6,18 +6,18 @@ namespace MillStep\Core\Setup;
 
 use MillStep\Core\Border\Length;
 use MillStep\Core\Planning\Cutting\DrillPoint;
+use MillStep\Core\Workshop\Lubricant;
 
 /** The tool for this material and this hole. Each method is one rule. */
 final class ToolRules
 {
+    /** Over this part of the drill a pilot leaves the corners all the work. */
+    private const LARGEST_PILOT = 0.6;
+
     public static function woodBit(SetupFacts $setup): ?Finding
     {
         return $setup->text('tool') === 'wood_bit' && $setup->material()->group !== 'wood'
-            ? Finding::stop(
-                'wood_bit_in_metal',
-                'A flat, sawtooth or lip-and-spur bit in metal ruins the bit and can throw pieces.',
-                'C2',
-            ) : null;
+            ? Finding::stop('wood_bit_in_metal') : null;
     }
 
     public static function sharpLips(SetupFacts $setup): ?Finding
@@ -25,11 +25,11 @@ final class ToolRules
         if (! $setup->drills() || ! $setup->material()->grabs || $setup->text('edge') === 'zero_rake') {
             return null;
         }
-        $words = sprintf('%s pulls a sharp drill in. Stone a small flat on both lips.', $setup->material()->name);
+        $terms = ['material' => $setup->material()->word()];
 
         return $setup->material()->needsZeroRake
-            ? Finding::stop('sharp_lips_in_grabbing_material', $words, 'C10')
-            : Finding::note('sharp_lips_in_grabbing_material', $words, 'C10');
+            ? Finding::stop('sharp_lips_in_grabbing_material', $terms)
+            : Finding::note('sharp_lips_in_grabbing_material', $terms);
     }
 
     public static function pilotInGrabbing(SetupFacts $setup): ?Finding
@@ -37,14 +37,11 @@ final class ToolRules
         if (! $setup->drills() || ! $setup->material()->grabs || ! $setup->opensPilot() || $setup->text('edge') === 'zero_rake') {
             return null;
         }
-        $words = sprintf(
-            'Opening out a pilot in %s with an ordinary sharp drill screws the drill in.',
-            mb_strtolower($setup->material()->name),
-        );
+        $terms = ['material' => $setup->material()->word()];
 
         return $setup->material()->needsZeroRake
-            ? Finding::stop('pilot_in_grabbing_material', $words, 'C10')
-            : Finding::fix('pilot_in_grabbing_material', $words, 'C10');
+            ? Finding::stop('pilot_in_grabbing_material', $terms)
+            : Finding::fix('pilot_in_grabbing_material', $terms);
     }
 
     public static function thinSheet(SetupFacts $setup): ?Finding
@@ -56,18 +53,13 @@ final class ToolRules
             && ! $setup->flag('sandwiched')
             ? Finding::fix(
                 'twist_drill_in_thin_sheet',
-                sprintf(
-                    '%.3g mm sheet is under the shop\'s %.3g mm: sandwich it, or use a step drill.',
-                    $setup->length('thickness_mm')->inMm(),
-                    $limit,
-                ),
-                'C9',
+                ['sheet_mm' => $setup->length('thickness_mm')->inMm(), 'limit_mm' => $limit],
             ) : null;
     }
 
     public static function dull(SetupFacts $setup): ?Finding
     {
-        return $setup->flag('sharp') ? null : Finding::fix('drill_dull', 'The tool is dull: it makes powder and heat.', 'C2');
+        return $setup->flag('sharp') ? null : Finding::fix('drill_dull');
     }
 
     public static function tooShort(SetupFacts $setup): ?Finding
@@ -81,12 +73,7 @@ final class ToolRules
         return $setup->length('flute_length_mm')->isLessThan($needed)
             ? Finding::fix(
                 'drill_too_short',
-                sprintf(
-                    'The flutes are %.4g mm long; depth and point come to %.1f mm.',
-                    $setup->length('flute_length_mm')->inMm(),
-                    $needed->inMm(),
-                ),
-                'C8',
+                ['flutes_mm' => $setup->length('flute_length_mm')->inMm(), 'needed_mm' => round($needed->inMm(), 1)],
             ) : null;
     }
 
@@ -102,12 +89,7 @@ final class ToolRules
         return $setup->flag('final_drill') && $setup->length('diameter_mm')->isGreaterThan(Length::mm($limit))
             ? Finding::fix(
                 'no_pilot',
-                sprintf(
-                    'The drill is %.4g mm; over %.4g mm this shop drills a pilot first.',
-                    $setup->length('diameter_mm')->inMm(),
-                    $limit,
-                ),
-                'C6',
+                ['drill_mm' => $setup->length('diameter_mm')->inMm(), 'limit_mm' => $limit],
             ) : null;
     }
 
@@ -122,13 +104,11 @@ final class ToolRules
         return match (true) {
             $ratio < $web - 1e-6 => Finding::fix(
                 'pilot_too_small',
-                sprintf('The pilot is %.2f of the drill; the dead web is %.2f.', $ratio, $web),
-                'C6',
+                ['pilot_ratio' => round($ratio, 2), 'web_ratio' => $web],
             ),
-            $ratio > 0.6 + 1e-6 && ! $setup->flag('stepped') => Finding::fix(
+            $ratio > self::LARGEST_PILOT + 1e-6 && ! $setup->flag('stepped') => Finding::fix(
                 'pilot_too_large',
-                sprintf('The pilot is %.2f of the drill; over 0.6 the corners do all the work and catch.', $ratio),
-                'C6',
+                ['pilot_ratio' => round($ratio, 2), 'most_ratio' => self::LARGEST_PILOT],
             ),
             default => null,
         };
@@ -137,7 +117,7 @@ final class ToolRules
     public static function startMark(SetupFacts $setup): ?Finding
     {
         return $setup->drills() && ! $setup->opensPilot() && ! in_array($setup->text('start'), ['punch', 'centre', 'spot'], true)
-            ? Finding::fix('no_start_mark', 'Neither a punch mark nor a drilled start: the drill will walk.', 'C5') : null;
+            ? Finding::fix('no_start_mark') : null;
     }
 
     public static function markSize(SetupFacts $setup): ?Finding
@@ -150,27 +130,18 @@ final class ToolRules
         return $setup->length('mark_diameter_mm')->isLessThan($chisel)
             ? Finding::note(
                 'mark_too_small',
-                sprintf(
-                    'The dimple is %.2g mm wide, the drill\'s dead point %.2g mm: it may still walk.',
-                    $setup->length('mark_diameter_mm')->inMm(),
-                    $chisel->inMm(),
-                ),
-                'B4',
+                ['mark_mm' => $setup->length('mark_diameter_mm')->inMm(), 'web_mm' => round($chisel->inMm(), 2)],
             ) : null;
     }
 
     public static function lubricant(SetupFacts $setup): ?Finding
     {
-        $given = mb_strtolower(trim($setup->text('lubricant')));
         $material = $setup->material();
-        $wanted = mb_strtolower($material->lubricant);
-        if (str_contains($wanted, $given === '' ? 'dry' : $given)) {
-            return null;
-        }
-        $words = sprintf('%s wants %s.', $material->name, $material->lubricant);
+        $given = Lubricant::read($setup->text('lubricant'));
 
-        return $given === '' || $given === 'dry'
-            ? Finding::fix('lubricant_missing', $words, 'C3')
-            : Finding::fix('lubricant_wrong', $words, 'C3');
+        return $material->lubricant->suits($given) ? null : Finding::fix(
+            $given->isDry() ? 'lubricant_missing' : 'lubricant_wrong',
+            ['material' => $material->word(), 'wanted' => $material->lubricant->word()],
+        );
     }
 }

@@ -28,7 +28,7 @@ final readonly class Drill extends Result
             $fields->objects($key, 1),
         );
 
-        return $set !== [] ? $set : throw $fields->fault($key, 'must not be empty');
+        return $set !== [] ? $set : throw $fields->fault($key, 'input.empty');
     }
 
     /**
@@ -86,12 +86,12 @@ final readonly class Drill extends Result
         return $nearest !== null && $nearest->diameter->equals($size) ? $nearest
             : throw NoCandidate::in(
                 'drills',
-                sprintf(
-                    'The set has no %.4g mm drill; the nearest is %s (%.4g mm).',
-                    $size->inMm(),
-                    $nearest?->designation,
-                    $nearest?->diameter->inMm(),
-                ),
+                'planning.no_such_drill',
+                [
+                    'wanted_mm' => $size->inMm(),
+                    'nearest' => $nearest->designation ?? '',
+                    'nearest_mm' => $nearest?->diameter->inMm() ?? 0,
+                ],
             );
     }
 }

@@ -7,6 +7,7 @@ namespace MillStep\Core\Workshop;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Measure\Scale;
 
 /** What a plan has to know of a machine. */
@@ -24,7 +25,7 @@ final readonly class MachineSpec
      * @param  int|null  $taper  of spindle or tailstock, by its Morse number
      */
     private function __construct(
-        public string $name,
+        public ?string $name,
         public string $kind,
         public Speeds $speeds,
         public string $speedChange,
@@ -46,8 +47,8 @@ final readonly class MachineSpec
         $scale = $fields->objectOrEmpty('depth_scale');
 
         return new self(
-            $fields->text('name', 'the machine'),
-            str_contains($fields->text('kind', 'drill_press'), 'lathe') ? 'lathe' : 'drill_press',
+            $fields->has('name') ? $fields->text('name') : null,
+            self::role($fields->choice('kind', [...self::KINDS, 'drill_press'], 'drill_press')),
             Speeds::fromFields($fields),
             $fields->choice('speed_change', self::SPEED_CHANGES, 'stopped_and_isolated'),
             Scale::fromFields($scale),
@@ -61,8 +62,28 @@ final readonly class MachineSpec
         );
     }
 
+    /** What it is called in this shop, or just "this machine". */
+    public function word(): Message|string
+    {
+        return $this->name ?? Message::of('workshop.this_machine');
+    }
+
     public function isLathe(): bool
     {
         return $this->kind === 'lathe';
+    }
+
+    /**
+     * The rules know two ways of drilling: a tool that turns, pressed into work on a table, and work that turns.
+     *
+     * @param  'bench_drill_press'|'floor_drill_press'|'lathe'|'hand_drill'|'bench'|'drill_press'  $kind
+     * @return 'drill_press'|'lathe'
+     */
+    private static function role(string $kind): string
+    {
+        return match ($kind) {
+            'drill_press', 'bench_drill_press', 'floor_drill_press', 'hand_drill', 'bench' => 'drill_press',
+            'lathe' => 'lathe',
+        };
     }
 }

@@ -6,6 +6,7 @@ namespace MillStep\Core\Workshop;
 
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Reference\BrokenTable;
 use MillStep\Core\Reference\Row;
 use MillStep\Core\Reference\Uncertainty;
@@ -26,7 +27,7 @@ final readonly class Material
         public float $cuttingForceNMm2,
         public float $pointAngleDeg,
         public string $chipForm,
-        public string $lubricant,
+        public Lubricant $lubricant,
         public string $lubricantToAvoid,
         public bool $grabs,
         public bool $needsZeroRake,
@@ -53,7 +54,7 @@ final readonly class Material
             $row->positive('specific_cutting_force_kc_N_mm2'),
             $row->between('point_angle_deg', 0, 180),
             $row->choice('chip_form', self::CHIPS),
-            $row->text('lubricant_recommended'),
+            Lubricant::read($row->text('lubricant_recommended')),
             $row->note('lubricant_to_avoid_or_dry'),
             $row->flag('grabs'),
             $row->choice('edge_prep', ['normal', 'zero_rake']) === 'zero_rake',
@@ -77,7 +78,7 @@ final readonly class Material
             $fields->between('cutting_force_n_mm2', 0, 10_000),
             $fields->between('point_angle_deg', 30, 180),
             $fields->choice('chip_form', self::CHIPS),
-            $fields->text('lubricant'),
+            Lubricant::read($fields->text('lubricant')),
             $fields->text('lubricant_to_avoid', ''),
             $fields->flag('grabs'),
             $fields->choice('edge', ['normal', 'zero_rake']) === 'zero_rake',
@@ -101,14 +102,26 @@ final readonly class Material
         return [
             'key' => $this->key, 'name' => $this->name, 'group' => $this->group,
             'cutting_speed_m_min' => $this->cuttingSpeedMMin, 'cutting_force_n_mm2' => $this->cuttingForceNMm2,
-            'point_angle_deg' => $this->pointAngleDeg, 'chip_form' => $this->chipForm, 'lubricant' => $this->lubricant,
+            'point_angle_deg' => $this->pointAngleDeg, 'chip_form' => $this->chipForm, 'lubricant' => $this->lubricant->said,
             'lubricant_to_avoid' => $this->lubricantToAvoid,
             'grabs' => $this->grabs, 'edge' => $this->needsZeroRake ? 'zero_rake' : 'normal',
         ];
     }
 
+    /** What it is called: a shop's own row as the shop named it. */
+    public function word(): Message|string
+    {
+        return $this->ownRow ? $this->name : Message::of("workshop.material.$this->key");
+    }
+
+    /** What not to put on it, and why. */
+    public function avoid(): Message|string
+    {
+        return $this->ownRow ? $this->lubricantToAvoid : Message::of("workshop.avoid.$this->key");
+    }
+
     /** What is known against a column of its row; the shop answers for its own rows. */
-    public function unsure(string $column): ?string
+    public function unsure(string $column): ?Message
     {
         return $this->ownRow ? null : Uncertainty::of('materials.csv', $this->key, $column);
     }

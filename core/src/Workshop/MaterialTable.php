@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Workshop;
 
 use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Reference\BrokenTable;
 use MillStep\Core\Reference\Table;
 
@@ -30,11 +31,8 @@ final class MaterialTable
         return $this->materials[$key]
             ?? throw InvalidInput::at(
                 'material',
-                sprintf(
-                    '"%s" is no material of the table. It knows %s.',
-                    mb_strimwidth($key, 0, 40, '…'),
-                    implode(', ', array_keys($this->materials)),
-                ),
+                'workshop.material_unknown',
+                ['said' => Message::quote($key), 'known' => array_keys($this->materials)],
             );
     }
 

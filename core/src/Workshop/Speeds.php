@@ -6,6 +6,7 @@ namespace MillStep\Core\Workshop;
 
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Message;
 
 /** The spindle speeds that a machine has: steps, or a range that is set in tens. */
 final readonly class Speeds
@@ -42,26 +43,26 @@ final readonly class Speeds
             $least = $fields->positive('min_rpm');
             $most = $fields->positive('max_rpm');
 
-            return $most >= $least ? self::range($least, $most) : throw $fields->fault('max_rpm', 'must not be below min_rpm');
+            return $most >= $least ? self::range($least, $most) : throw $fields->fault('max_rpm', 'input.below', ['other' => 'min_rpm']);
         }
         $steps = $fields->positives('speeds_rpm');
         $names = $fields->has('speed_names') ? $fields->texts('speed_names') : [];
 
         return $names === [] || count($names) === count($steps) ? self::steps($steps, $names)
-            : throw $fields->fault('speed_names', sprintf('must name each of the %d speeds, or none', count($steps)));
+            : throw $fields->fault('speed_names', 'workshop.speed_names', ['count' => count($steps)]);
     }
 
     /**
      * What to set for a speed that the machine has: the shop's own name for the belt or lever position, or which
      * of its steps it is, counted from the slowest. Null for a range, which is set by its dial.
      */
-    public function setting(float $rpm): ?string
+    public function setting(float $rpm): Message|string|null
     {
         $step = array_search($rpm, $this->steps, true);
 
         return $step === false
             ? null
-            : ($this->names[self::key($rpm)] ?? sprintf('step %d of %d, slowest first', $step + 1, count($this->steps)));
+            : ($this->names[self::key($rpm)] ?? Message::of('workshop.speed_step', ['step' => $step + 1, 'steps' => count($this->steps)]));
     }
 
     public function isRange(): bool

@@ -109,5 +109,5 @@ it('refuses a bank that cannot be drawn from', function (): void {
             'explanation' => '!',
             'options' => [['id' => 'a', 'text' => 'A', 'right' => true], ['id' => 'b', 'text' => 'B']],
         ],
-    ]]))->draw(1))->toThrow(MillStep\Core\Border\InvalidInput::class, 'too few questions');
+    ]]))->draw(1))->toThrow(MillStep\Core\Border\InvalidInput::class, 'learning.too_few_questions');
 });

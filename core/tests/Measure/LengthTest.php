@@ -69,6 +69,6 @@ it('reads an instrument: zero, and a sign where one may stand', function (): voi
 it('reads stock as sizes are written, up to ten metres', function (): void {
     expect(Size::length('3-1/2', 'in')->diameter->inMm())->toBe(88.9)
         ->and(Size::length('10000')->diameter->inMm())->toBe(10000.0)
-        ->and(fn () => Size::length('10001'))->toThrow(InvalidInput::class, 'longer than 10 m')
+        ->and(fn () => Size::length('10001'))->toThrow(InvalidInput::class, 'measure.size.too_long')
         ->and(fn () => Size::length('about so'))->toThrow(InvalidInput::class);
 });

@@ -17,7 +17,7 @@ function tapped(array $plan): array
 {
     return array_values(
         array_map(
-            fn (array $step): string => $step['tool'],
+            fn (array $step): string => $step['tool']['code'],
             array_filter($plan['operations'], fn (array $step): bool => $step['kind'] === 'tap'),
         ),
     );
@@ -28,13 +28,13 @@ it('takes the taps that suit, or the nearest that do it soundly', function (arra
         ['purpose' => 'tapped', 'thread' => 'M8', ...$with],
         ['thickness_mm' => 30, 'crib' => ['drills' => crib(0.1), 'taps' => taps('M8', ...$at)]],
     );
-    expect(tapped($plan))->toBe(array_map(fn (string $type): string => "M8x1.25 $type tap", $expected))->and($plan['missing'])->toBe([])
-        ->and(array_filter($plan['warnings'], fn (string $words): bool => str_contains($words, 'nearest that does it soundly')))
+    expect(tapped($plan))->toBe(array_map(fn (string $type): string => "planning.tool.tap.$type", $expected))->and($plan['missing'])->toBe([])
+        ->and(array_filter($plan['warnings'], fn (array $words): bool => str_starts_with($words['code'], 'planning.warns.other_taps')))
         ->toHaveCount($instead ? 1 : 0);
 })->with([
-    'through, as wanted' => [['through' => true], ['spiral_point', 'taper', 'second'], ['spiral point'], false],
+    'through, as wanted' => [['through' => true], ['spiral_point', 'taper', 'second'], ['spiral_point'], false],
     'through, with a taper' => [['through' => true], ['taper', 'bottoming'], ['taper'], true],
-    'through, with a spiral flute at last' => [['through' => true], ['spiral_flute'], ['spiral flute'], true],
+    'through, with a spiral flute at last' => [['through' => true], ['spiral_flute'], ['spiral_flute'], true],
     'blind, as wanted' => [
         ['through' => false, 'depth_mm' => 12],
         ['spiral_flute', 'taper', 'second', 'bottoming'],
@@ -44,7 +44,7 @@ it('takes the taps that suit, or the nearest that do it soundly', function (arra
     'blind, with a spiral flute' => [
         ['through' => false, 'depth_mm' => 12],
         ['spiral_flute', 'taper', 'bottoming'],
-        ['spiral flute'],
+        ['spiral_flute'],
         true,
     ],
     'blind, with two of them' => [['through' => false, 'depth_mm' => 12], ['taper', 'bottoming'], ['taper', 'bottoming'], true],
@@ -65,8 +65,8 @@ it('says that there are no taps for it, and what would do', function (array $wit
         ->toBeFalse()
         ->and(tapped($plan))
         ->toBe([])
-        ->and(implode(' ', $plan['missing']))
-        ->toContain('no taps that make M8x1.25 here', 'would do');
+        ->and(told($plan['missing']))
+        ->toContain('planning.lacks.taps thread=M8x1.25');
 })->with([
     'none at all' => [['through' => true], []],
     'through, but only a bottoming tap, which does not start' => [['through' => true], ['bottoming']],
@@ -105,18 +105,19 @@ it('turns a straight-fluted tap back as the shop has it, and a spiral one not at
         ['purpose' => 'tapped', 'thread' => 'M8', 'through' => false, 'depth_mm' => 10],
         [...$with, 'crib' => ['drills' => crib(0.1), 'taps' => taps('M8', 'spiral_flute')]],
     );
-    expect(operations($straight)['tap']['why'])->toContain($words)->and(operations($spiral)['tap']['why'])->not->toContain($words);
-})->with([['every_turn', 'turn'], ['when_it_stiffens', 'stiffens']]);
+    expect(told(operations($straight)['tap']['why']))->toContain($words)
+        ->and(told(operations($spiral)['tap']['why']))->not->toContain($words);
+})->with([['every_turn', 'planning.reversing.every_turn'], ['when_it_stiffens', 'planning.reversing.when_it_stiffens']]);
 
 it('never turns a tap under power, nor a reamer backwards', function (): void {
     $tap = operations(hole(['purpose' => 'tapped', 'thread' => 'M6']))['tap'];
     $ream = operations(hole(['purpose' => 'reamed', 'diameter_mm' => 8]))['ream'];
     expect($tap)->not
         ->toHaveKey('rpm')
-        ->and(implode(' ', $tap['cautions']))
-        ->toContain('Power isolated')
-        ->and(implode(' ', $ream['cautions']))
-        ->toContain('never turned backwards');
+        ->and(told($tap['cautions']))
+        ->toContain('planning.caution.isolated_tap')
+        ->and(told($ream['cautions']))
+        ->toContain('planning.caution.reamer_forward');
 });
 
 it('leaves a reamer the stock it needs, by table or by the shop\'s step', function (array $policy, float $least, float $most): void {
@@ -157,8 +158,8 @@ it('holds with the first usual way that holds, or as it is told, and says what w
     expect($plan['holding']['method'])->toBe($holding);
     expect($plan['ready'])->toBe($holds);
     if (! $holds) {
-        expect(implode(' ', $plan['missing']))
-            ->toContain('Use instead: drill or machine vice bolted to the table')
+        expect(told($plan['missing']))
+            ->toContain('instead=planning.instead.holding holding=workshop.holding.vice_bolted')
             ->and(objections($plan))->not
             ->toBe([]);
     }
@@ -194,11 +195,11 @@ it('countersinks by hand where even the slowest speed is too fast for it', funct
         ->toBeTrue()
         ->and($lead['diameter_mm'])
         ->toEqualWithDelta(13.2, 1e-9)
-        ->and($lead['tool'])
-        ->toBe($byHand ? 'hand countersink' : 'countersink')
+        ->and($lead['tool']['code'])
+        ->toBe($byHand ? 'planning.tool.hand_countersink' : 'planning.tool.countersink')
         ->and($lead['rpm'] ?? null)
         ->toBe($byHand ? null : $speeds[0])
-        ->and(implode(' ', $lead['cautions']))
-        ->toContain($byHand ? 'Power isolated' : 'Chuck key out')
-        ->and(str_contains($lead['why'], 'slowest speed here is'))->toBe($byHand);
+        ->and(told($lead['cautions']))
+        ->toContain($byHand ? 'planning.caution.isolated_countersink' : 'planning.caution.key_out')
+        ->and(str_contains(told($lead['why']), 'planning.why.countersink_by_hand'))->toBe($byHand);
 })->with([[[280, 600], true], [[230, 600], false], [[180, 600], false]]);

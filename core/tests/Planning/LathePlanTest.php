@@ -48,8 +48,8 @@ it('says how many can be made at once where the batch stands out too far', funct
     $most = $long['batch']['most_at_once'];
     expect($long['ready'])
         ->toBeFalse()
-        ->and(implode($long['missing']))
-        ->toContain('Or make at most 10 at once.')
+        ->and(told($long['missing']))
+        ->toContain('instead=planning.instead.fewer_at_once count=10')
         ->and($most)
         ->toBe(10)
         ->and(batch(['count' => $most])['ready'])
@@ -79,7 +79,7 @@ it('taps through the stock as far as a tap cuts, and further than that piece by 
         ->toBe($times)
         ->and($taps[0]['depth_mm'])
         ->toEqualWithDelta($depth, 1e-9)
-        ->and(str_contains($taps[0]['why'], 'One piece at a time'))->toBe($times !== null)->and(objections($plan))->toBe([]);
+        ->and(str_contains(told($taps[0]['why']), 'planning.why.tapped_in_pieces'))->toBe($times !== null)->and(objections($plan))->toBe([]);
 })->with([
     'three moves of 6.2 mm: within 20 mm' => [['count' => 3], null, 18.6],
     'four: each before it is parted off' => [['count' => 4], 4, 6.2],
@@ -93,11 +93,11 @@ it('taps through the stock as far as a tap cuts, and further than that piece by 
 it('says that a move is exact, or by how much it is over', function (float $thickness, string $words): void {
     $part = ['thickness_mm' => $thickness, 'bore' => ['purpose' => 'plain', 'diameter_mm' => 6]];
     expect(
-        operations(
+        told(operations(
             batch(['part' => $part, 'machine' => lathe(['dial' => ['graduation_mm' => 0.05, 'divisions_per_turn' => 40]])]),
-        )['part_off']['why'],
+        )['part_off']['why']),
     )->toContain($words);
-})->with([[5.0, '7.2 mm, 144 divisions of this dial exactly.'], [5.02, '145 divisions of this dial, rounded up: 0.030 mm over.']]);
+})->with([[5.0, 'move_mm=7.2 divisions=144 over_mm=0'], [5.02, 'divisions=145 over_mm=0.03']]);
 
 it('lets a steady carry long work, and does not let the tailstock do two things', function (): void {
     $deep = lathe(['depth_scale' => ['unit' => 'mm', 'graduation_mm' => 1, 'travel_mm' => 150]]);
@@ -105,8 +105,8 @@ it('lets a steady carry long work, and does not let the tailstock do two things'
         ->toBe([])
         ->and(objections(batch(['count' => 14, 'machine' => $deep, 'support' => 'steady'])))
         ->toBe([])
-        ->and(implode(batch(['count' => 11, 'support' => 'tailstock'])['missing']))
-        ->toContain('cannot carry the end and hold the drill at once');
+        ->and(told(batch(['count' => 11, 'support' => 'tailstock'])['missing']))
+        ->toContain('planning.lacks.tailstock_twice');
 });
 
 it('makes a long bar ready to be carried by a centre', function (): void {
@@ -124,29 +124,27 @@ it('makes a long bar ready to be carried by a centre', function (): void {
     expect($plan['ready'])->toBeTrue()->and(array_column($plan['operations'], 'kind'))->toBe(['face', 'centre', 'deburr', 'measure'])
         ->and($centre['total_depth_mm'])
         ->toEqualWithDelta(3.9 + 0.85 * (8 - 3.15) / 2 / tan(deg2rad(30)), 1e-9)
-        ->and($centre['why'])
-        ->toContain('7.27 mm wide at its mouth')
+        ->and(told($centre['why']))
+        ->toContain('mouth_mm=7.27')
         ->and($plan['batch'])->toMatchArray(['overhang_verdict' => 'support_needed', 'count' => 1]);
     expect(
-        implode(
-            batch([
-                'material' => 'mild_steel',
-                'bar' => ['diameter_mm' => 25],
-                'part' => ['thickness_mm' => 180, 'part_off' => false, 'support_centre' => true],
-                'overhang_mm' => 200,
-                'support' => 'tailstock',
-                'crib' => ['drills' => crib(0.5), 'centre_drills' => []],
-            ])['missing'],
-        ),
-    )->toContain('no centre drill 3.15');
+        told(batch([
+            'material' => 'mild_steel',
+            'bar' => ['diameter_mm' => 25],
+            'part' => ['thickness_mm' => 180, 'part_off' => false, 'support_centre' => true],
+            'overhang_mm' => 200,
+            'support' => 'tailstock',
+            'crib' => ['drills' => crib(0.5), 'centre_drills' => []],
+        ])['missing']),
+    )->toContain('planning.lacks.centre_drill size=3.15');
 });
 
 it('advises to push the bar into the spindle only where it fits', function (): void {
     expect(
-        implode(batch(['count' => 14, 'machine' => lathe(['through_bore_mm' => 30])])['missing']),
-    )->toContain('push into spindle, tailstock, steady')
-        ->and(implode(batch(['count' => 14, 'machine' => lathe(['through_bore_mm' => 20])])['missing']))->not
-        ->toContain('push into spindle');
+        told(batch(['count' => 14, 'machine' => lathe(['through_bore_mm' => 30])])['missing']),
+    )->toContain('planning.advice.push_into_spindle planning.advice.tailstock planning.advice.steady')
+        ->and(told(batch(['count' => 14, 'machine' => lathe(['through_bore_mm' => 20])])['missing']))->not
+        ->toContain('planning.advice.push_into_spindle');
 });
 
 it('turns in equal cuts and counts the first on the cross-slide, radius or diameter', function (): void {
@@ -170,30 +168,30 @@ it('judges a bore with what it takes, and says what stands in where the crib has
     ?string $warning,
 ): void {
     $plan = batch(['part' => ['thickness_mm' => 5, 'bore' => $bore], 'crib' => ['drills' => crib(0.1), 'gauges' => $gauges]]);
-    expect(operations($plan)['measure']['tool'])
+    expect(told(operations($plan)['measure']['tool']))
         ->toBe($tool)
-        ->and(array_filter($plan['warnings'], fn (string $words): bool => str_contains($words, 'gauge')))
+        ->and(array_filter($plan['warnings'], fn (array $words): bool => str_contains($words['code'], 'gauge')))
         ->toHaveCount($warning === null ? 0 : 1);
-    expect(implode(' ', $plan['warnings']))->toContain($warning ?? '');
+    expect(told($plan['warnings']))->toContain($warning ?? '');
 })->with([
-    'a clearance hole' => [['purpose' => 'clearance', 'fastener' => 'M8'], [], 'caliper', null],
+    'a clearance hole' => [['purpose' => 'clearance', 'fastener' => 'M8'], [], 'planning.gauge.plain', null],
     'reamed, with a plug' => [
         ['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'],
         [['kind' => 'plug', 'size' => '8']],
-        'caliper; plug gauge, go and no-go',
+        'planning.gauge.and_caliper gauge=planning.gauge.reamed',
         null,
     ],
     'reamed, without' => [
         ['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'],
         [['kind' => 'plug', 'size' => '10']],
-        'caliper; plug gauge, go and no-go',
-        'no plug gauge for 8; a pin of known size',
+        'planning.gauge.and_caliper gauge=planning.gauge.reamed',
+        'planning.warns.no_plug_gauge size_mm=8',
     ],
     'tapped, without' => [
         ['purpose' => 'tapped', 'thread' => 'M8'],
         [],
-        'caliper; thread gauge or screw',
-        'no thread gauge for M8x1.25; a screw',
+        'planning.gauge.and_caliper gauge=planning.gauge.tapped',
+        'planning.warns.no_thread_gauge thread=M8x1.25',
     ],
 ]);
 
@@ -204,10 +202,10 @@ it('reams and judges a bore by its class', function (): void {
         'part' => ['thickness_mm' => 20, 'bore' => ['purpose' => 'reamed', 'diameter_mm' => 10, 'fit' => 'H7']],
         'count' => 1,
     ]);
-    expect(operations($plan)['ream'])
-        ->toMatchArray(['tool' => '10 mm machine reamer'])
-        ->and(operations($plan)['measure']['why'])
-        ->toContain('from 10.000 to 10.015')
+    expect(told(operations($plan)['ream']['tool']))
+        ->toBe('planning.tool.machine_reamer size_mm=10')
+        ->and(told(operations($plan)['measure']['why']))
+        ->toContain('least_mm=10 most_mm=10.015')
         ->and(objections($plan))
         ->toBe([]);
 });

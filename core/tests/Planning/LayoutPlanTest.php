@@ -69,7 +69,7 @@ it('counts from the datum that was chosen', function (): void {
 
 it('judges the edge by the shop\'s ratio, and the web between holes', function (): void {
     $near = layout(['edge_ratio' => 2]);
-    expect($near['ready'])->toBeFalse()->and($near['missing'][0])->toContain('A, B, C, D lie nearer to an edge than 18 mm')
+    expect($near['ready'])->toBeFalse()->and(told($near['missing']))->toContain('planning.lacks.edge count=4', 'A B C D', 'least_mm=18')
         ->and(layout(['pattern' => 'points', 'points' => [['x_mm' => 50, 'y_mm' => 40]]])['ligament_mm'])->toBeNull()
         ->and(layout(['pattern' => 'points', 'points' => [['x_mm' => 2, 'y_mm' => 40]]])['error'])
         ->toMatchArray(['code' => 'impossible', 'field' => 'points'])
@@ -93,8 +93,8 @@ it('sets each line on a rule, a stack of parallels or a readout, saying how far 
     expect($stack['x_setting'])->toEqual(['value_mm' => 85, 'error_mm' => 0, 'pieces_mm' => [40, 20, 15, 10]])
         ->and(array_sum($stack['y_setting']['pieces_mm']))->toEqual(15);
     $none = layout(['setting' => 'stack', 'parallels' => [7, 11]]);
-    expect($none['ready'])->toBeFalse()->and(implode($none['missing']))->toContain('No stack of up to four parallels');
-    expect(implode(layout(['setting' => 'stack'])['missing']))->toContain('no parallels to stack');
+    expect($none['ready'])->toBeFalse()->and(told($none['missing']))->toContain('planning.lacks.stack');
+    expect(told(layout(['setting' => 'stack'])['missing']))->toContain('planning.lacks.parallels');
 });
 
 it('takes a stack that is a little off where none is exact', function (): void {

@@ -73,7 +73,7 @@ it('makes no pilot where the policy or the material wants none', function (array
 
 it('names the nearest drill when the set cannot make it', function () use ($set): void {
     $error = compute('pilot_plan', ['final_mm' => 9.2, 'drills' => $set, 'school' => 'web', 'threshold_mm' => 6])['error'];
-    expect($error['code'])->toBe('no_candidate')->and($error['message'])->toContain('nearest is 9');
+    expect($error['code'])->toBe('no_candidate')->and(told($error['message']))->toContain('nearest=9');
     $error = compute(
         'pilot_plan',
         ['final_mm' => 9, 'drills' => [['designation' => '9', 'diameter_mm' => 9]], 'school' => 'web', 'threshold_mm' => 6],
@@ -93,6 +93,6 @@ it('names the topmost key of a nested fault and the place in its words', functio
     )['error'];
     expect($error)
         ->toMatchArray(['code' => 'invalid_input', 'field' => 'drills'])
-        ->and($error['message'])
-        ->toContain('drills[1].diameter_mm');
+        ->and($error['message']['terms']['key'])
+        ->toBe('drills[1].diameter_mm');
 });

@@ -78,20 +78,20 @@ it('drills on to the next line where a tap needs the room, and says so where the
     $between = array_column($tight['operations'], null, 'kind')['drill'];
     expect($drill['reading_mm'])->toEqual(ceil($drill['total_depth_mm']))->toBeGreaterThan($drill['total_depth_mm'])
         ->and($between['reading_mm'])->toEqual(floor($drill['total_depth_mm']))
-        ->and(implode(' ', $tight['warnings']))->toContain('stop between the lines');
+        ->and(told($tight['warnings']))->toContain('planning.warns.next_line_is_underside');
 });
 
 it('says what is missing and what would do instead', function (array $hole, array $with, string $words): void {
     $plan = hole($hole, $with);
-    expect($plan['ready'])->toBeFalse()->and(implode(' ', $plan['missing']))->toContain($words);
+    expect($plan['ready'])->toBeFalse()->and(told($plan['missing']))->toContain($words);
 })->with([
-    'no such drill' => [['purpose' => 'plain', 'diameter_mm' => 9.2], ['crib' => ['drills' => crib(0.5)]], 'The nearest is 9 (9 mm)'],
+    'no such drill' => [['purpose' => 'plain', 'diameter_mm' => 9.2], ['crib' => ['drills' => crib(0.5)]], 'planning.lacks.drill wanted_mm=9.2 nearest=9 nearest_mm=9'],
     'no tap drill' => [
         ['purpose' => 'tapped', 'thread' => 'M2'],
         ['crib' => ['drills' => [['designation' => '1', 'diameter_mm' => 1], ['designation' => '6', 'diameter_mm' => 6]]]],
-        'the nearest is 1',
+        'planning.no_tap_drill min_percent=60 max_percent=80 wanted_mm=1.636 nearest=1',
     ],
-    'no reamer' => [['purpose' => 'reamed', 'diameter_mm' => 8], ['crib' => ['drills' => crib(0.1), 'reamers' => []]], 'no 8 mm reamer'],
+    'no reamer' => [['purpose' => 'reamed', 'diameter_mm' => 8], ['crib' => ['drills' => crib(0.1), 'reamers' => []]], 'planning.lacks.reamer reamer_mm=8'],
     'no tap' => [
         ['purpose' => 'tapped', 'thread' => 'M6'],
         [
@@ -100,33 +100,33 @@ it('says what is missing and what would do instead', function (array $hole, arra
                 'taps' => [['thread' => 'M6', 'type' => 'bottoming'], ['thread' => 'M8', 'type' => 'spiral_point']],
             ],
         ],
-        'no taps that make M6x1 here: wanted is spiral point',
+        'planning.lacks.taps thread=M6x1 taps=planning.tap.spiral_point',
     ],
-    'chuck too small' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['chuck_max_mm' => 10])], 'takes up to 10 mm'],
-    'machine too fast' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['speeds_rpm' => [2500]])], 'slowest speed'],
-    'holding by hand' => [['purpose' => 'plain', 'diameter_mm' => 4], ['holding' => 'hand_bare'], 'Use instead'],
-    'quill too short' => [['purpose' => 'plain', 'diameter_mm' => 4], ['thickness_mm' => 150], 'quill'],
+    'chuck too small' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['chuck_max_mm' => 10])], 'planning.lacks.chuck_or_taper machine=bench drill chuck_mm=10'],
+    'machine too fast' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['speeds_rpm' => [2500]])], 'planning.lacks.slow_enough'],
+    'holding by hand' => [['purpose' => 'plain', 'diameter_mm' => 4], ['holding' => 'hand_bare'], 'planning.instead.holding'],
+    'quill too short' => [['purpose' => 'plain', 'diameter_mm' => 4], ['thickness_mm' => 150], 'planning.lacks.quill_travel'],
     'comes out below' => [
         ['purpose' => 'tapped', 'thread' => 'M8', 'through' => false, 'depth_mm' => 7],
         [],
-        'With lead, room for chips and the point the hole is',
+        'planning.lacks.floor_under_thread',
     ],
     'its point comes out below' => [
         ['purpose' => 'plain', 'diameter_mm' => 10, 'through' => false, 'depth_mm' => 6],
         [],
-        'With the point the hole is 9.0 mm deep and comes out of 8 mm of stock. Take thicker stock, a shallower hole',
+        'planning.lacks.floor total_mm=9 stock_mm=8',
     ],
     'reamer too slow for the machine' => [
         ['purpose' => 'reamed', 'diameter_mm' => 12],
         ['machine' => bench(['speeds_rpm' => [500]])],
-        'or ream by hand',
+        'instead=planning.instead.ream_by_hand',
     ],
     'chuck does not hold' => [
         ['purpose' => 'plain', 'diameter_mm' => 13],
         ['machine' => lathe(), 'material' => 'alloy_steel_annealed', 'work_diameter_mm' => 20],
-        'larger stock or a smaller drill',
+        'instead=planning.instead.larger_stock',
     ],
-    'out of service' => [['purpose' => 'plain', 'diameter_mm' => 4], ['machine' => bench(['in_service' => false])], 'out of service'],
+    'out of service' => [['purpose' => 'plain', 'diameter_mm' => 4], ['machine' => bench(['in_service' => false])], 'planning.lacks.out_of_service'],
 ]);
 
 it('refuses what contradicts itself', function (array $hole, string $code, string $field): void {
@@ -166,7 +166,7 @@ it('makes a batch of rings: moves in whole divisions, the bore through all of th
         ->and($parting)
         ->toHaveCount(1)
         ->and($parting[0])
-        ->toMatchArray(['dial_divisions' => 284, 'dial' => '2 turns and 84', 'repeat' => 6])
+        ->toMatchArray(['dial_divisions' => 284, 'dial_reading' => ['code' => 'planning.dial.turns', 'terms' => ['count' => 2, 'rest' => 84]], 'repeat' => 6])
         ->and(array_column($plan['operations'], null, 'kind')['drill']['depth_mm'])->toEqualWithDelta(6 * 284 * 0.0254 + 1, 1e-9)
         ->and(objections($plan))->toBe([]);
 });
@@ -184,5 +184,5 @@ it('wants support for a batch that stands out too far', function (): void {
             'policy' => [],
         ],
     );
-    expect($plan['ready'])->toBeFalse()->and(implode(' ', $plan['missing']))->toContain('push into spindle, tailstock, steady');
+    expect($plan['ready'])->toBeFalse()->and(told($plan['missing']))->toContain('planning.advice.push_into_spindle planning.advice.tailstock planning.advice.steady');
 });

@@ -102,7 +102,7 @@ it('drills the foot plate: clearance for M8 in 8 mm of steel, piloted', function
         // 4.5 diameters deep is a deep hole for the pilot: a first peck of three, then one at a time.
         ->and(array_column($pilot['pecks'], 'to_depth_mm'))->toEqualWithDelta([6, 8, 9 + cone(2, 118)], 1e-9)
         ->and($plan['holding']['demand_nm'])->toEqualWithDelta(3 * 2800 * 0.13 * 9 ** 2 / 8000, 1e-9)
-        ->and($punch['why'])->toContain('0.4 mm')->and(objections($plan))->toBe([]);
+        ->and(told($punch['why']))->toContain('web_mm=0.4')->and(objections($plan))->toBe([]);
 });
 
 it('drills the guy-wire tab: sheet of 3 mm, clearance for M6 from a set by halves', function (): void {
@@ -124,7 +124,7 @@ it('drills the cup shield: acrylic, one dubbed drill, no pilot, no hurry', funct
     $plan = at_bench('acrylic', 5, ['purpose' => 'plain', 'diameter_mm' => 6]);
     $drill = operations($plan)['drill'];
     expect($drill['tool'])
-        ->toBe('dubbed 6 mm twist drill')
+        ->toBe(['code' => 'planning.tool.dubbed_drill', 'terms' => ['size' => ['code' => 'planning.size.metric', 'terms' => ['size' => '6']]]])
         ->and(operations($plan))->not
         ->toHaveKey('pilot')
         ->and($drill['rpm'])
@@ -133,7 +133,7 @@ it('drills the cup shield: acrylic, one dubbed drill, no pilot, no hurry', funct
         ->toEqualWithDelta(6 + cone(6, 90), 1e-9)
         ->and($plan['holding']['demand_nm'])
         ->toEqualWithDelta(3 * 200 * 0.1 * 36 / 8000, 1e-9)
-        ->and(implode(' ', $drill['cautions']))->toMatch('/break/');
+        ->and(told($drill['cautions']))->toMatch('/break/');
 });
 
 it('taps the terminal block: M5 through with one spiral point, M4 blind with a spiral flute', function (): void {
@@ -143,8 +143,8 @@ it('taps the terminal block: M5 through with one spiral point, M4 blind with a s
         ->toEqual(4.2)
         ->and($drill['rpm'])
         ->toEqual(turned(BENCH_SPEEDS, 50, 4.2, cap: 1500))
-        ->and($tap['tool'])
-        ->toBe('M5x0.8 spiral point tap')
+        ->and(told($tap['tool']))
+        ->toBe('planning.tool.tap.spiral_point thread=M5x0.8')
         ->and($tap['depth_mm'])
         ->toEqual(10)
         ->and($sink['diameter_mm'])->toBeGreaterThan(5)->and($drill['total_depth_mm'])->toEqualWithDelta(11 + cone(4.2, 118), 1e-9);
@@ -152,7 +152,7 @@ it('taps the terminal block: M5 through with one spiral point, M4 blind with a s
     $blind = at_bench('brass_free_cutting', 20, ['purpose' => 'tapped', 'thread' => 'M4', 'through' => false, 'depth_mm' => 8]);
     ['drill' => $drill, 'tap' => $tap] = operations($blind);
     // Three threads of lead and one of clearance below the eight millimetres; on to the next line of the scale.
-    expect($tap['tool'])->toBe('M4x0.7 spiral flute tap')->and($drill['depth_mm'])->toEqualWithDelta(8 + 4 * 0.7, 1e-9)
+    expect($tap['tool'])->toBe(['code' => 'planning.tool.tap.spiral_flute', 'terms' => ['thread' => 'M4x0.7']])->and($drill['depth_mm'])->toEqualWithDelta(8 + 4 * 0.7, 1e-9)
         ->and($drill['total_depth_mm'])->toEqualWithDelta(10.8 + cone(3.3, 118), 1e-9)->and($drill['reading_mm'])->toEqual(12)
         ->and($drill['feed_mm_rev'])->toEqualWithDelta(0.9 * 0.08, 1e-9);
 });
@@ -194,9 +194,9 @@ it('bores the vane hub: 10 H7 through 20 mm of aluminium, and cross-drills it', 
         ->toBe([])
         ->and($cross['holding']['method'])
         ->toBe('v_block_clamped')
-        ->and(operations($cross)['centre']['tool'])
-        ->toContain('centre drill')
-        ->and(operations($cross)['drill']['tool'])->toBe('4.2 mm twist drill');
+        ->and(operations($cross)['centre']['tool']['code'])
+        ->toBe('planning.tool.centre_drill')
+        ->and(told(operations($cross)['drill']['tool']))->toContain('planning.tool.twist_drill', 'size=4.2');
 });
 
 it('makes six spacer rings from one end of a nylon bar on the inch lathe', function (): void {
@@ -215,8 +215,8 @@ it('makes six spacer rings from one end of a nylon bar on the inch lathe', funct
     $deep = 6 * $move + 1;
     expect($off['dial_divisions'])
         ->toBe((int) round($move / 0.0254))
-        ->and($off['dial'])
-        ->toBe('2 turns and 84')
+        ->and(told($off['dial_reading']))
+        ->toBe('planning.dial.turns count=2 rest=84')
         ->and($off['repeat'])
         ->toBe(6)
         ->and($drill['diameter_mm'])
@@ -250,13 +250,13 @@ it('makes two bushes of bronze, reamed by hand behind the drill that is at hand'
     expect($plan['missing'])
         ->toBe([])
         ->and($drill['tool'])
-        ->toBe('dubbed 9.9 mm twist drill')
+        ->toBe(['code' => 'planning.tool.dubbed_drill', 'terms' => ['size' => ['code' => 'planning.size.metric', 'terms' => ['size' => '9.9']]]])
         ->and(operations($plan))->not
         ->toHaveKey('pilot')
         ->and($ream)->not
         ->toHaveKey('rpm')
         ->and($ream['tool'])
-        ->toBe('10 mm hand reamer')
+        ->toBe(['code' => 'planning.tool.hand_reamer', 'terms' => ['size_mm' => 10]])
         ->and($drill['rpm'])
         ->toEqual(turned(METRIC_SPEEDS, 24, 9.9))
         ->and($plan['holding']['demand_nm'])->toEqualWithDelta(3 * 2000 * 0.16 * 10 ** 2 / 8000, 1e-9)
@@ -278,7 +278,7 @@ it('makes the mast spigot ready to be carried: 200 mm out of the chuck is eight 
         ->toEqual(8)
         ->and($plan['batch']['overhang_verdict'])
         ->toBe('support_needed')
-        ->and($centre['tool'])->toBe('centre drill 3.15')->and($turn['passes_mm'])->toEqualWithDelta([24.5, 24], 1e-9)
+        ->and($centre['tool']['terms'])->toBe(['size' => '3.15'])->and($turn['passes_mm'])->toEqualWithDelta([24.5, 24], 1e-9)
         // A quarter of a millimetre a side is half a millimetre on a dial that shows the diameter.
         ->and($turn['dial_divisions'])->toBe(10)->and($turn['rpm'])->toBeLessThanOrEqual(1000 * 24 / (M_PI * 25));
 });

@@ -52,8 +52,8 @@ it('says which school is in force wherever one was chosen', function (string $ke
     foreach (PolicySettings::all()[$key]['choices'] ?? [] as $choice) {
         $step = operations(hole($wanted, [...$with, 'policy' => [$key => $choice, 'shop_speed_rpm' => 500]]))[$kind] ?? null;
         if ($step !== null) {
-            expect($step['why'])->toMatch(
-                '/school (in force|that the shop\'s policy has in force)|as the shop\'s policy has it|by surface speed|shop speed/i',
+            expect(told($step['why']))->toMatch(
+                '/planning\.(marking|punching|locating|chips|reversing|pilot|speed)\.|planning\.why\.(clearance_|left_for_|start_)/',
                 "$key $choice",
             );
         }

@@ -42,7 +42,7 @@ it('names belt and lever positions as the shop does, or counts its steps', funct
         ['machine' => bench(['speeds_rpm' => [2500, 500, 280, 1400, 850], 'speed_names' => ['E', 'B', 'A', 'D', 'C']])],
     );
     expect(operations($named)['drill'])->toMatchArray(['rpm' => 500.0, 'setting' => 'B'])
-        ->and(operations(hole(['purpose' => 'plain', 'diameter_mm' => 9]))['drill']['setting'])->toBe('step 2 of 5, slowest first')
+        ->and(operations(hole(['purpose' => 'plain', 'diameter_mm' => 9]))['drill']['setting'])->toBe(['code' => 'workshop.speed_step', 'terms' => ['step' => 2, 'steps' => 5]])
         ->and(
             operations(
                 hole(
@@ -59,13 +59,14 @@ it('names belt and lever positions as the shop does, or counts its steps', funct
 it('takes dubbed drills where the material asks for zero rake, sharp ones elsewhere', function (): void {
     $both = ['drills' => [...crib(0.5), ...crib(0.5, 'zero_rake')]];
     $brass = hole(['purpose' => 'plain', 'diameter_mm' => 6], [...BRASS, 'crib' => $both]);
-    expect(operations($brass)['drill']['tool'])->toBe('dubbed 6 mm twist drill')->and($brass['warnings'])->toBe([]);
+    expect(operations($brass)['drill']['tool'])->toBe(['code' => 'planning.tool.dubbed_drill', 'terms' => ['size' => ['code' => 'planning.size.metric', 'terms' => ['size' => '6']]]])->and($brass['warnings'])->toBe([]);
     $onlySharp = hole(['purpose' => 'plain', 'diameter_mm' => 6], [...BRASS, 'crib' => ['drills' => crib(0.5)]]);
-    expect($onlySharp['ready'])->toBeTrue()->and(implode($onlySharp['warnings']))->toContain('no dubbed 6 mm drill')
-        ->and(implode(operations($onlySharp)['drill']['cautions']))->toContain('stone a small flat on both lips');
-    expect(operations(hole(['purpose' => 'plain', 'diameter_mm' => 6], ['crib' => $both]))['drill']['tool'])->toBe('6 mm twist drill');
+    expect($onlySharp['ready'])->toBeTrue()->and(told($onlySharp['warnings']))->toContain('planning.warns.no_dubbed_drill')
+        ->and(told(operations($onlySharp)['drill']['cautions']))->toContain('planning.caution.grabs_stone_lips');
+    expect(operations(hole(['purpose' => 'plain', 'diameter_mm' => 6], ['crib' => $both]))['drill']['tool']['code'])
+        ->toBe('planning.tool.twist_drill');
     $onlyDubbed = hole(['purpose' => 'plain', 'diameter_mm' => 6], ['crib' => ['drills' => crib(0.5, 'zero_rake')]]);
-    expect($onlyDubbed['ready'])->toBeFalse()->and(implode($onlyDubbed['missing']))->toContain('only dubbed');
+    expect($onlyDubbed['ready'])->toBeFalse()->and(told($onlyDubbed['missing']))->toContain('planning.lacks.sharp_drill');
     // Nylon grabs but wants a sharp edge; either will do.
     expect(
         hole(['purpose' => 'plain', 'diameter_mm' => 6], ['material' => 'nylon', 'crib' => ['drills' => crib(0.5, 'zero_rake')]])['ready'],
@@ -79,8 +80,8 @@ it('takes dubbed drills where the material asks for zero rake, sharp ones elsewh
         ->toBeTrue()
         ->and(operations($mixed)['drill']['diameter_mm'])
         ->toEqual(6.3)
-        ->and(implode($mixed['warnings']))
-        ->toContain('Stone a small flat');
+        ->and(told($mixed['warnings']))
+        ->toContain('planning.warns.no_dubbed_drill');
 });
 
 it('takes the taps that the crib has, the nearest sound ones saying so', function (
@@ -100,19 +101,19 @@ it('takes the taps that the crib has, the nearest sound ones saying so', functio
         ],
     );
     $taps = array_values(
-        array_filter(array_column($plan['operations'], 'tool'), static fn (string $tool): bool => str_ends_with($tool, ' tap')),
+        array_filter(array_column($plan['operations'], 'tool'), static fn (array $tool): bool => str_starts_with($tool['code'], 'planning.tool.tap.')),
     );
     expect($taps)
-        ->toBe(array_map(static fn (string $type): string => "M6x1 $type tap", $expected))
-        ->and(str_contains(implode($plan['warnings']), 'The crib has no'))
+        ->toBe(array_map(static fn (string $type): array => ['code' => "planning.tool.tap.$type", 'terms' => ['thread' => 'M6x1']], $expected))
+        ->and(str_contains(told($plan['warnings']), 'planning.warns.other_taps'))
         ->toBe($said);
 })->with([
-    'as wanted, through' => [['spiral_point', 'taper'], true, ['spiral point'], false],
+    'as wanted, through' => [['spiral_point', 'taper'], true, ['spiral_point'], false],
     'taper stands in' => [['taper', 'second', 'bottoming'], true, ['taper'], true],
-    'spiral flute stands in' => [['spiral_flute'], true, ['spiral flute'], true],
+    'spiral flute stands in' => [['spiral_flute'], true, ['spiral_flute'], true],
     'blind in steel' => [['taper', 'second', 'bottoming'], false, ['taper', 'second', 'bottoming'], false],
     'blind, no second' => [['taper', 'bottoming'], false, ['taper', 'bottoming'], true],
-    'blind, spiral flute' => [['spiral_flute'], false, ['spiral flute'], true],
+    'blind, spiral flute' => [['spiral_flute'], false, ['spiral_flute'], true],
     'nothing that does it' => [['spiral_point'], false, [], false],
 ]);
 
@@ -138,32 +139,32 @@ it('drills a blind thread deeper the longer the lead of the last tap', function 
 });
 
 it('turns a straight-flute tap back by the school in force, and never in cast iron', function (): void {
-    $words = static fn (array $policy, string $material = 'mild_steel'): string => operations(
+    $words = static fn (array $policy, string $material = 'mild_steel'): string => told(operations(
         hole(
             ['purpose' => 'tapped', 'thread' => 'M6', 'through' => false, 'depth_mm' => 10],
             ['material' => $material, 'thickness_mm' => 25, 'policy' => $policy],
         ),
-    )['tap']['why'];
+    )['tap']['why']);
     expect($words([]))
-        ->toContain('Forward until it stiffens')
+        ->toContain('planning.reversing.when_it_stiffens')
         ->and($words(['reversing_school' => 'every_turn']))
-        ->toContain('Half a turn back')
-        ->and($words([], 'grey_cast_iron'))->not->toContain('back');
+        ->toContain('planning.reversing.every_turn')
+        ->and($words([], 'grey_cast_iron'))->not->toContain('reversing');
 });
 
 it('marks, punches and finds the spindle by the schools in force', function (array $policy, string $kind, string $words): void {
     $step = operations(hole(['purpose' => 'plain', 'diameter_mm' => 5], ['policy' => $policy]))[$kind];
-    expect($step['tool'].' '.$step['why'])->toContain($words);
+    expect(told([$step['tool'], $step['why']]))->toContain($words);
 })->with([
-    [[], 'mark_out', 'Marking dye'],
-    [['marking_school' => 'copper'], 'mark_out', 'copper wash'],
-    [['marking_school' => 'bare'], 'mark_out', 'nothing else'],
-    [[], 'punch', 'One blow'], [['punching_school' => 'prick_and_check'], 'punch', 'loupe'],
-    [[], 'locate', 'By eye'],
-    [['locating_school' => 'pointer'], 'locate', 'pointer in the chuck'],
-    [['locating_school' => 'edge_finder'], 'locate', 'half its tip'],
-    [['start_school' => 'spot'], 'centre', 'short stiff start'],
-    [['chip_school' => 'push_on'], 'drill', 'a little more feed'], [['chip_school' => 'ease_off'], 'drill', 'ease off'],
+    [[], 'mark_out', 'planning.marking.dye'],
+    [['marking_school' => 'copper'], 'mark_out', 'planning.marking.copper'],
+    [['marking_school' => 'bare'], 'mark_out', 'planning.marking.bare'],
+    [[], 'punch', 'planning.punching.one_blow'], [['punching_school' => 'prick_and_check'], 'punch', 'planning.punch_tool.prick_and_check'],
+    [[], 'locate', 'planning.locating.eye'],
+    [['locating_school' => 'pointer'], 'locate', 'planning.locate_tool.pointer'],
+    [['locating_school' => 'edge_finder'], 'locate', 'planning.locating.edge_finder'],
+    [['start_school' => 'spot'], 'centre', 'planning.why.start_in_mark'],
+    [['chip_school' => 'push_on'], 'drill', 'planning.chips.more_feed'], [['chip_school' => 'ease_off'], 'drill', 'planning.chips.ease_off'],
 ]);
 
 it('starts with a short stiff drill where the mark alone does not hold the place', function (): void {
@@ -185,20 +186,20 @@ it('holds a cross hole in a V-block and a plate in a vice', function (): void {
 
 it('sandwiches thin sheet, or takes the step drill that the crib has', function (): void {
     $sandwiched = hole(['purpose' => 'plain', 'diameter_mm' => 8], ['thickness_mm' => 1]);
-    expect(operations($sandwiched)['hold']['tool'])->toContain('between two scrap boards')->and(objections($sandwiched))->toBe([]);
+    expect(told(operations($sandwiched)['hold']['tool']))->toContain('planning.tool.between_boards')->and(objections($sandwiched))->toBe([]);
     $stepped = hole(
         ['purpose' => 'plain', 'diameter_mm' => 8],
         ['thickness_mm' => 1, 'crib' => ['drills' => crib(0.5), 'step_drills' => [['diameters_mm' => [4, 6, 8, 10]]]]],
     );
     expect(operations($stepped))->not
         ->toHaveKey('pilot')
-        ->and(operations($stepped)['drill']['tool'])
-        ->toContain('step drill')
+        ->and(told(operations($stepped)['drill']['tool']))
+        ->toContain('planning.tool.step_drill')
         ->and(objections($stepped))
         ->toBe([]);
     expect(
-        operations(hole(['purpose' => 'plain', 'diameter_mm' => 8], ['thickness_mm' => 2]))['hold']['tool'],
-    )->not->toContain('scrap boards');
+        told(operations(hole(['purpose' => 'plain', 'diameter_mm' => 8], ['thickness_mm' => 2]))['hold']['tool']),
+    )->not->toContain('boards');
 });
 
 it('sees to shank, chuck, flutes and quill', function (array $drill, array $machine, string $missing, ?string $tool = null): void {
@@ -209,16 +210,16 @@ it('sees to shank, chuck, flutes and quill', function (array $drill, array $mach
             'crib' => ['drills' => [...crib(0.5), ['designation' => '15', 'diameter_mm' => 15, ...$drill]]],
         ],
     );
-    expect(implode(' ', $plan['missing']))->{$missing === '' ? 'toBe' : 'toContain'}($missing);
-    $tool !== null && expect(operations($plan)['drill']['tool'])->toBe($tool);
+    expect(told($plan['missing']))->{$missing === '' ? 'toBe' : 'toContain'}($missing);
+    $tool !== null && expect(told(operations($plan)['drill']['tool']))->toContain($tool);
 })->with([
-    'straight shank over the chuck' => [[], [], 'wants a taper shank (Morse 2 is usual)'],
+    'straight shank over the chuck' => [[], [], 'planning.lacks.chuck_or_taper machine=bench drill chuck_mm=13 drill_mm=15 taper=2'],
     'straight shank, larger chuck' => [[], ['chuck_max_mm' => 16], ''],
-    'taper fits' => [['taper' => 2], ['taper' => 2], '', '15 mm twist drill, Morse 2'],
-    'taper with sleeve' => [['taper' => 2], ['taper' => 3], '', '15 mm twist drill, Morse 2 in a sleeve to 3'],
-    'taper too large' => [['taper' => 3], ['taper' => 2], 'Morse 3 shank, which bench drill does not take'],
-    'taper, none in the machine' => [['taper' => 2], [], 'does not take'],
-    'flutes too short' => [['flute_length_mm' => 12], ['chuck_max_mm' => 16], 'flutes of the 15 mm drill are 12 mm long'],
+    'taper fits' => [['taper' => 2], ['taper' => 2], '', 'planning.tool.taper_shank drill=planning.tool.twist_drill size=planning.size.metric size=15 taper=2'],
+    'taper with sleeve' => [['taper' => 2], ['taper' => 3], '', 'planning.tool.in_a_sleeve drill=planning.tool.twist_drill size=planning.size.metric size=15 taper=2 to=3'],
+    'taper too large' => [['taper' => 3], ['taper' => 2], 'taper=3 machine=bench drill'],
+    'taper, none in the machine' => [['taper' => 2], [], 'planning.lacks.taper'],
+    'flutes too short' => [['flute_length_mm' => 12], ['chuck_max_mm' => 16], 'planning.lacks.flutes drill=planning.tool.drill size=planning.size.metric size=15 flutes_mm=12'],
 ]);
 
 it('judges a reamed hole by its class, and says when the gauge is missing', function (): void {
@@ -226,10 +227,10 @@ it('judges a reamed hole by its class, and says when the gauge is missing', func
         ['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'H7'],
         ['thickness_mm' => 20, 'crib' => ['drills' => crib(0.1), 'gauges' => []]],
     );
-    expect(operations($plan)['measure']['why'])
-        ->toContain('from 8.000 to 8.015 mm')
-        ->and(implode($plan['warnings']))
-        ->toContain('no plug gauge for 8')
+    expect(told(operations($plan)['measure']['why']))
+        ->toContain('fit=H7 least_mm=8 most_mm=8.015')
+        ->and(told($plan['warnings']))
+        ->toContain('planning.warns.no_plug_gauge size_mm=8')
         ->and(hole(['purpose' => 'reamed', 'diameter_mm' => 8, 'fit' => 'Q9'])['error']['field'])->toBe('fit')
         ->and(
             hole(
@@ -241,8 +242,8 @@ it('judges a reamed hole by its class, and says when the gauge is missing', func
 });
 
 it('warns of the bottom that a hand reamer leaves undersize', function (array $hole, bool $warned): void {
-    $words = implode(' ', hole(['purpose' => 'reamed', 'diameter_mm' => 8, ...$hole], ['thickness_mm' => 30])['warnings']);
-    expect(str_contains($words, 'bottom of a blind hole undersize'))->toBe($warned);
+    $words = told(hole(['purpose' => 'reamed', 'diameter_mm' => 8, ...$hole], ['thickness_mm' => 30])['warnings']);
+    expect(str_contains($words, 'planning.warns.hand_reamer_blind'))->toBe($warned);
 })->with([
     'blind, by hand' => [['through' => false, 'depth_mm' => 12, 'reamer' => 'hand'], true],
     'blind, by machine' => [['through' => false, 'depth_mm' => 12, 'reamer' => 'machine'], false],
@@ -258,31 +259,29 @@ it('takes the hand reamer where the drill at hand suits only that', function ():
     $plan = hole(['purpose' => 'reamed', 'diameter_mm' => 8], ['crib' => $crib]);
     expect($plan['ready'])
         ->toBeTrue()
-        ->and(operations($plan)['ream']['tool'])
-        ->toBe('8 mm hand reamer')
+        ->and(told(operations($plan)['ream']['tool']))
+        ->toBe('planning.tool.hand_reamer size_mm=8')
         ->and(operations($plan)['ream'])->not
         ->toHaveKey('rpm')
         ->and(objections($plan))
         ->toBe([]);
     expect(
-        operations(
+        told(operations(
             hole(['purpose' => 'reamed', 'diameter_mm' => 8, 'reamer' => 'hand'], ['crib' => [...$crib, 'drills' => crib(0.1)]]),
-        )['ream']['tool'],
-    )->toBe('8 mm hand reamer')
+        )['ream']['tool']),
+    )->toBe('planning.tool.hand_reamer size_mm=8')
         ->and(
-            implode(
-                hole(
-                    ['purpose' => 'reamed', 'diameter_mm' => 8, 'reamer' => 'hand'],
-                    ['crib' => ['drills' => crib(0.1), 'reamers' => []]],
-                )['missing'],
-            ),
+            told(hole(
+                ['purpose' => 'reamed', 'diameter_mm' => 8, 'reamer' => 'hand'],
+                ['crib' => ['drills' => crib(0.1), 'reamers' => []]],
+            )['missing']),
         )
-        ->toContain('no 8 mm hand reamer');
+        ->toContain('planning.lacks.hand_reamer reamer_mm=8');
     $plan = hole(
         ['purpose' => 'reamed', 'diameter_mm' => 8],
         ['crib' => [...$crib, 'reamers' => [['diameter_mm' => 8, 'method' => 'machine']]]],
     );
-    expect($plan['ready'])->toBeFalse()->and(implode($plan['missing']))->toContain('leaves 0.10 mm (rubs)');
+    expect($plan['ready'])->toBeFalse()->and(told($plan['missing']))->toContain('left_mm=0.1 verdict=planning.ream.rubs');
 });
 
 it('plans in a material of the shop\'s own', function (): void {
@@ -300,8 +299,8 @@ it('plans in a material of the shop\'s own', function (): void {
         ->toBe([])
         ->and(hole(['purpose' => 'plain', 'diameter_mm' => 10], ['material' => [...$own, 'group' => 'cheese']])['error']['field'])
         ->toBe('material')
-        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 10], ['material' => [...$own, 'point_angle_deg' => 10]])['error']['message'])
-        ->toContain('material.point_angle_deg');
+        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 10], ['material' => [...$own, 'point_angle_deg' => 10]])['error']['message']['terms']['key'])
+        ->toBe('material.point_angle_deg');
 });
 
 it('is never slower to finish for a smaller thickness, and never turns a larger drill faster', function (): void {
@@ -321,14 +320,18 @@ it('is never slower to finish for a smaller thickness, and never turns a larger 
     }
 });
 
-it('refuses a policy that lies beyond its limits, naming the setting', function (array $policy, string $words): void {
+it('refuses a policy that lies beyond its limits, naming the setting', function (array $policy, array $words): void {
     expect(
         hole(['purpose' => 'plain', 'diameter_mm' => 5], ['policy' => $policy])['error'],
     )->toMatchArray(['code' => 'invalid_input', 'field' => 'policy'])
-        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 5], ['policy' => $policy])['error']['message'])->toContain($words);
+        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 5], ['policy' => $policy])['error']['message'])->toMatchArray($words);
 })->with([
-    [['pilot_school' => 'guess'], 'policy.pilot_school must be one of web, stepped, single'],
-    [['learner_cap_rpm' => 5], 'policy.learner_cap_rpm must lie from 20 to 10000'],
-    [['web_ratio' => 0.9], 'policy.web_ratio must lie from'],
-    [['companion_required' => 'yes'], 'policy.companion_required must be true or false'],
+    [['pilot_school' => 'guess'], ['code' => 'input.none_of', 'terms' => [
+        'key' => 'policy.pilot_school', 'choices' => ['web', 'stepped', 'single'], 'found' => 'guess',
+    ]]],
+    [['learner_cap_rpm' => 5], ['code' => 'input.not_from_to', 'terms' => [
+        'key' => 'policy.learner_cap_rpm', 'least' => 20, 'most' => 10000, 'found' => 5,
+    ]]],
+    [['web_ratio' => 0.9], ['code' => 'input.not_from_to']],
+    [['companion_required' => 'yes'], ['code' => 'input.no_flag']],
 ]);

@@ -26,28 +26,28 @@ it('starts a drill with a centre drill whose own pilot is no wider', function (f
             [...$on, 'policy' => ['start_school' => 'spot', 'pilot_school' => $school]],
         )['operations'];
         $at = array_search('centre', array_column($steps, 'kind'), true);
-        $pilot = StandardCentreDrill::named(str_replace('centre drill ', '', $steps[$at]['tool']))->shape->pilot->inMm();
+        $pilot = StandardCentreDrill::named($steps[$at]['tool']['terms']['size'])->shape->pilot->inMm();
         expect($pilot)->toBeLessThanOrEqual($steps[$at + 1]['diameter_mm'])->toBeGreaterThan($steps[$at + 1]['diameter_mm'] / 4);
     }
 })->with([1.5, 2.0, 3.3, 5.0, 6.6, 8.5, 10.0, 13.0])->with(['web', 'stepped', 'single']);
 
 it('takes the widest that the crib has and the drill allows', function (float $final, array $centres, string $tool): void {
-    expect(started($final, $centres, ['policy' => ['pilot_school' => 'single']])['tool'])->toBe($tool);
+    expect(told(started($final, $centres, ['policy' => ['pilot_school' => 'single']])['tool']))->toBe($tool);
 })->with([
-    'at the first width that size 2.5 is meant for' => [4.7, ['1.0', '2.5', '4.0'], 'centre drill 2.5'],
-    'just under it' => [4.6, ['1.0', '2.5', '4.0'], 'centre drill 1.0'],
-    'the order of the crib does not matter' => [10.0, ['4.0', '3.15', '1.0'], 'centre drill 4.0'],
-    'all are too wide' => [4.0, ['3.15', '4.0'], 'spotting drill'],
-    'none in the crib' => [10.0, [], 'spotting drill'],
+    'at the first width that size 2.5 is meant for' => [4.7, ['1.0', '2.5', '4.0'], 'planning.tool.centre_drill size=2.5'],
+    'just under it' => [4.6, ['1.0', '2.5', '4.0'], 'planning.tool.centre_drill size=1.0'],
+    'the order of the crib does not matter' => [10.0, ['4.0', '3.15', '1.0'], 'planning.tool.centre_drill size=4.0'],
+    'all are too wide' => [4.0, ['3.15', '4.0'], 'planning.tool.spotting_drill'],
+    'none in the crib' => [10.0, [], 'planning.tool.spotting_drill'],
 ]);
 
 it('keeps to what suits thin work', function (): void {
     expect(
-        started(6.0, ['1.0', '1.6', '2.5'], ['work_diameter_mm' => 8, 'policy' => ['pilot_school' => 'single']])['tool'],
-    )->toBe('centre drill 1.6');
+        started(6.0, ['1.0', '1.6', '2.5'], ['work_diameter_mm' => 8, 'policy' => ['pilot_school' => 'single']])['tool']['terms'],
+    )->toBe(['size' => '1.6']);
 });
 
 it('says why a spotting drill stands in, and turns it at the speed for its own width', function (): void {
     $start = started(4.0, ['4.0'], ['policy' => ['pilot_school' => 'single']]);
-    expect($start['why'])->toContain('no centre drill that suits before a 4 mm drill')->and($start['diameter_mm'])->toEqual(4);
+    expect(told($start['why']))->toContain('planning.why.no_centre_drill_suits drill_mm=4')->and($start['diameter_mm'])->toEqual(4);
 });

@@ -69,7 +69,7 @@ function objections(array $plan): array
     foreach ($plan['setups'] as $setup) {
         foreach (compute('setup_review', array_filter($setup, static fn (mixed $value): bool => $value !== null))['findings'] as $finding) {
             if ($finding['severity'] !== 'note') {
-                $codes[] = $finding['code'].': '.$finding['reason'];
+                $codes[] = $finding['code'].': '.told($finding['reason']);
             }
         }
     }

@@ -70,5 +70,5 @@ it('goes slower the deeper the hole', function (): void {
         static fn (float $diameters): float => DeepHole::of($diameters)->speedFactor,
         [1.0, 3.0, 3.1, 4.1, 5.1, 6.1, 20.0],
     );
-    expect($factors)->toBe([1.0, 1.0, 0.9, 0.8, 0.7, 0.6, 0.6])->and(DeepHole::of(2)->words)->toBe('');
+    expect($factors)->toBe([1.0, 1.0, 0.9, 0.8, 0.7, 0.6, 0.6])->and(DeepHole::of(2)->message)->toBeNull();
 });

@@ -39,10 +39,10 @@ it('takes the other edge where there is none that fits, for the plan to say so',
         ['purpose' => 'plain', 'diameter_mm' => 5],
         ['material' => 'brass_free_cutting', 'crib' => ['drills' => [['designation' => '5', 'diameter_mm' => 5]]]],
     );
-    expect(implode(' ', $plan['warnings']))
-        ->toContain('no dubbed 5 mm drill')
-        ->and(operations($plan)['drill']['cautions'][0])
-        ->toContain('stone a small flat on both lips before it is used');
+    expect(told($plan['warnings']))
+        ->toContain('planning.warns.no_dubbed_drill drill=planning.tool.drill size=planning.size.metric size=5')
+        ->and(operations($plan)['drill']['cautions'][0]['code'])
+        ->toBe('planning.caution.grabs_stone_lips');
 });
 
 it('tells what is not there from what nothing is said about', function (): void {

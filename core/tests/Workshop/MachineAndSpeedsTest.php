@@ -84,7 +84,7 @@ it('calls a step as the shop calls it', function (): void {
     );
     expect(operations($plan)['drill'])->toMatchArray(['rpm' => 500, 'setting' => 'middle']);
     $unnamed = hole(['purpose' => 'plain', 'diameter_mm' => 9], ['machine' => bench(['speeds_rpm' => [850, 280, 500]])]);
-    expect(operations($unnamed)['drill']['setting'])->toBe('step 2 of 3, slowest first');
+    expect(operations($unnamed)['drill']['setting'])->toBe(['code' => 'workshop.speed_step', 'terms' => ['step' => 2, 'steps' => 3]]);
 });
 
 it('never turns faster than it was told, unless it cannot turn slower', function (): void {

@@ -95,7 +95,7 @@ it('stands at the careful value where nothing is said', function (): void {
 
 it('names every fault at once, an unknown setting among them', function (): void {
     $faults = ShopPolicy::faults(Fields::of(['pilot_school' => 'guess', 'web_ratio' => 9, 'colour' => 'blue', 'grab_factor' => 2]));
-    expect(array_keys($faults))->toBe(['pilot_school', 'web_ratio', 'colour'])->and($faults['colour'])->toContain('colour is no setting');
+    expect(array_keys($faults))->toBe(['pilot_school', 'web_ratio', 'colour'])->and($faults['colour']->code)->toBe('policy.unknown');
 });
 
 it('changes the figure that it says it changes', function (string $key, mixed $value, Closure $figure): void {
@@ -110,7 +110,7 @@ it('changes the figure that it says it changes', function (string $key, mixed $v
     'cap' => ['learner_cap_rpm', 400, fn (array $plan): mixed => operations($plan)['drill']['rpm']],
     'grab' => ['grab_factor', 5, fn (array $plan): mixed => $plan['holding']['demand_nm']],
     'start' => ['start_school', 'spot', fn (array $plan): bool => isset(operations($plan)['centre'])],
-    'marking' => ['marking_school', 'bare', fn (array $plan): string => operations($plan)['mark_out']['why']],
-    'punching' => ['punching_school', 'prick_and_check', fn (array $plan): string => operations($plan)['punch']['tool']],
-    'locating' => ['locating_school', 'pointer', fn (array $plan): string => operations($plan)['locate']['tool']],
+    'marking' => ['marking_school', 'bare', fn (array $plan): array => operations($plan)['mark_out']['why']],
+    'punching' => ['punching_school', 'prick_and_check', fn (array $plan): array => operations($plan)['punch']['tool']],
+    'locating' => ['locating_school', 'pointer', fn (array $plan): array => operations($plan)['locate']['tool']],
 ]);

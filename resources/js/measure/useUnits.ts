@@ -1,27 +1,40 @@
+import { formatLocale } from '@/i18n';
 import { useMe } from '@/people/useMe';
 import { computed } from 'vue';
 import { MM_PER_INCH } from './asTyped';
 
-/** Shows lengths in the reader's units. Shows only: nothing is computed or kept in them. */
+/** Shows lengths in the reader's units and numbers in the reader's language. Shows only: nothing is computed or kept. */
 export function useUnits() {
   const { me } = useMe();
   const units = computed(() => me.value?.person?.units ?? 'mm');
 
   function length(mm: number, digits = 2, unit: 'mm' | 'in' = units.value): string {
-    return unit === 'mm' ? `${trim(mm, digits)} mm` : `${rounded(mm / MM_PER_INCH, Math.max(3, digits + 1))} in`;
+    return unit === 'mm' ? `${number(mm, digits)} mm` : `${rounded(mm / MM_PER_INCH, Math.max(3, digits + 1), true)} in`;
   }
 
-  return { units, length };
-}
+  /** As many decimals as it has, at most `digits`. */
+  function number(value: number, digits = 3): string {
+    return rounded(value, digits, false);
+  }
 
-function trim(value: number, digits: number): string {
-  const text = rounded(value, digits);
-  // Only what stands after a point may go: 30 is not 3.
-  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
+  /** Cutting speed: metres or feet a minute. */
+  function surfaceSpeed(metresAMinute: number, unit: 'mm' | 'in' = units.value): string {
+    return unit === 'mm'
+      ? `${number(metresAMinute, 1)} m/min`
+      : `${number((metresAMinute * 1000) / MM_PER_INCH / 12, 0)} ft/min`;
+  }
+
+  return { units, length, number, surfaceSpeed };
 }
 
 /** A half goes away from zero, also where the machine's own fraction lies a hair below it: 1.5875 is 1.588. */
-function rounded(value: number, digits: number): string {
-  const text = (value + Math.sign(value) * 1e-9).toFixed(digits);
-  return Number(text) === 0 ? text.replace('-', '') : text;
+function rounded(value: number, digits: number, padded: boolean): string {
+  const nudged = value + Math.sign(value) * 1e-9;
+  const text = new Intl.NumberFormat(formatLocale(), {
+    maximumFractionDigits: digits,
+    minimumFractionDigits: padded ? digits : 0,
+    useGrouping: false,
+    signDisplay: 'negative',
+  }).format(nudged);
+  return text;
 }

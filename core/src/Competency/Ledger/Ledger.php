@@ -111,10 +111,10 @@ final readonly class Ledger
     private static function checkNamed(string $named, string $own, int $count, Fields $fields): void
     {
         if ($named === $own) {
-            throw $fields->fault('entry', 'must name another entry than the correction itself');
+            throw $fields->fault('entry', 'competency.corrects_itself');
         }
         if (is_int($fields->toArray()['entry']) && (int) $named >= $count) {
-            throw $fields->fault('entry', sprintf('must name one of the %d entries, not %s', $count, $named));
+            throw $fields->fault('entry', 'competency.corrects_none', ['entries' => $count, 'found' => $named]);
         }
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Planning\Cutting;
 
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Figure;
 use MillStep\Core\Policy\ShopPolicy;
 use MillStep\Core\Policy\SpeedSchool;
@@ -85,22 +86,17 @@ final readonly class Cutting
         return min($this->speed->targetRpm, $this->limitRpm ?? INF);
     }
 
-    /** How the speed was found, in a sentence, with the school in force. */
-    public function words(): string
+    /** How the speed was found, with the school in force. */
+    public function message(): Message
     {
-        return match (true) {
-            $this->bySchool => sprintf('Speed: one slow shop speed, the school in force, %d rpm.', $this->speed->chosenRpm),
-            $this->speed->verdict === SpeedVerdict::Capped => sprintf(
-                'Speed: %d rpm, the greatest under the shop\'s cap for learners.',
-                $this->speed->chosenRpm,
-            ),
-            $this->speed->verdict === SpeedVerdict::MachineTooFast => sprintf(
-                'Speed: by surface speed %d rpm; the slowest here is %d.',
-                $this->speed->targetRpm,
-                $this->speed->chosenRpm,
-            ),
-            default => sprintf('Speed: by surface speed %d rpm, rounded down to %d.', $this->speed->targetRpm, $this->speed->chosenRpm),
-        };
+        $terms = ['chosen_rpm' => $this->speed->chosenRpm, 'wanted_rpm' => floor($this->speed->targetRpm)];
+
+        return Message::of(match (true) {
+            $this->bySchool => 'planning.speed.shop',
+            $this->speed->verdict === SpeedVerdict::Capped => 'planning.speed.capped',
+            $this->speed->verdict === SpeedVerdict::MachineTooFast => 'planning.speed.slowest',
+            default => 'planning.speed.surface',
+        }, $terms);
     }
 
     public function timeS(Length $travel): float

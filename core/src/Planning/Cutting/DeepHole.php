@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Cutting;
 
+use MillStep\Core\Border\Message;
+
 /** How a hole of several diameters' depth is slowed (operation_speed_factors.csv and its notes). */
 final readonly class DeepHole
 {
-    private function __construct(public float $speedFactor, public float $feedFactor, public string $words)
+    private function __construct(public float $speedFactor, public float $feedFactor, public ?Message $message)
     {
     }
 
@@ -18,11 +20,11 @@ final readonly class DeepHole
                 return new self(
                     OperationFactors::of("drilling_depth_over_{$over}_diameters"),
                     $over > 4 ? 0.8 : 0.9,
-                    sprintf('Over %d diameters deep: slower, less feed, and pecked.', $over),
+                    Message::of('planning.why.deep_hole', ['over' => $over]),
                 );
             }
         }
 
-        return new self(1.0, 1.0, '');
+        return new self(1.0, 1.0, null);
     }
 }

@@ -28,7 +28,7 @@ final readonly class ClearanceHole implements Operation
         $ideal = $fields->object('row')->length("clearance_{$fit}_mm");
 
         return $ideal->isAtLeast($major) ? new self($ideal, Drill::set($fields))
-            : throw $fields->fault('row', 'gives a clearance hole smaller than the fastener');
+            : throw $fields->fault('row', 'planning.clearance_too_small');
     }
 
     /** @throws NoCandidate when every drill is smaller */
@@ -39,11 +39,8 @@ final readonly class ClearanceHole implements Operation
         return $drill !== null ? new ClearanceDrill($this->ideal, $drill)
             : throw NoCandidate::in(
                 'drills',
-                sprintf(
-                    'The set has no drill of %.4g mm or more; the nearest is %s.',
-                    $this->ideal->inMm(),
-                    Drill::nearest($this->drills, $this->ideal)?->designation,
-                ),
+                'planning.no_drill_at_least',
+                ['wanted_mm' => $this->ideal->inMm(), 'nearest' => Drill::nearest($this->drills, $this->ideal)->designation ?? ''],
             );
     }
 }

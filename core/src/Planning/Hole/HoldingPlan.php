@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Planning\Hole;
 
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Cutting\FeedTable;
 use MillStep\Core\Planning\Figure;
 use MillStep\Core\Policy\ShopPolicy;
@@ -27,7 +28,7 @@ final readonly class HoldingPlan
         public Length $lever,
         public float $torqueNm,
         public Figure $figure,
-        public ?string $missing,
+        public ?Message $missing,
     ) {
     }
 
@@ -67,17 +68,17 @@ final readonly class HoldingPlan
         $force = $chosen->resistingForceN($friction);
         $missing = null;
         if ($judged->verdict !== HoldingVerdict::Holds || ! $chosen->resistsTurning || ! $chosen->resistsLifting) {
-            $missing = sprintf(
-                '%s does not hold: %.1f N·m is asked for with the margin of 1.5, it resists %.1f N·m.%s',
-                ucfirst($chosen->description),
-                1.5 * $judged->demandNm,
-                $chosen->resistsTurning ? $judged->capacityNm : 0,
-                match (true) {
-                    $best->method !== $chosen->method => ' Use instead: '.$best->description.'.',
-                    $machineKind === 'lathe' => ' Take larger stock or a smaller drill, or hold it in a fixture.',
-                    default => ' Grip further out, or use a fixture.',
+            $missing = Message::of($chosen->resistsTurning ? 'planning.lacks.holding' : 'planning.lacks.holding_against_turning', [
+                'holding' => $chosen->word(),
+                'wanted_nm' => round(HoldingCheck::MARGIN * $judged->demandNm, 1),
+                'margin_ratio' => HoldingCheck::MARGIN,
+                'capacity_nm' => round($chosen->resistsTurning ? $judged->capacityNm : 0, 1),
+                'instead' => match (true) {
+                    $best->method !== $chosen->method => Message::of('planning.instead.holding', ['holding' => $best->word()]),
+                    $machineKind === 'lathe' => Message::of('planning.instead.larger_stock'),
+                    default => Message::of('planning.instead.grip_further_out'),
                 },
-            );
+            ]);
         }
 
         return new self($chosen, $judged, $force, $lever, $torque,
@@ -95,14 +96,13 @@ final readonly class HoldingPlan
             $missing);
     }
 
-    public function words(ShopPolicy $policy): string
+    public function message(ShopPolicy $policy): Message
     {
-        return sprintf(
-            'When the drill grabs it may twist with %.1f N·m (%.3g times the cutting torque); this holding resists %.1f N·m.',
-            $this->check->demandNm,
-            $policy->grabFactor,
-            $this->check->capacityNm,
-        );
+        return Message::of('planning.why.holding', [
+            'demand_nm' => round($this->check->demandNm, 1),
+            'grab_ratio' => $policy->grabFactor,
+            'capacity_nm' => round($this->check->capacityNm, 1),
+        ]);
     }
 
     /** @return array<string, mixed> as a plan's answer has it */
@@ -110,7 +110,7 @@ final readonly class HoldingPlan
     {
         return [
             'method' => $this->holding->method,
-            'description' => $this->holding->description,
+            'description' => $this->holding->word()->toArray(),
             'resisting_force_n' => $this->forceN,
             'lever_mm' => $this->lever->inMm(),
             ...$this->check->toArray(),

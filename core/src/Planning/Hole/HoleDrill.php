@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Planning\Hole;
 
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\NoCandidate;
 use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\Ream\ReamAllowance;
@@ -27,13 +28,13 @@ use MillStep\Core\Workshop\Material;
 final readonly class HoleDrill
 {
     /**
-     * @param  list<string>  $missing  what the crib lacks for it, and what would do instead
-     * @param  list<string>  $warnings
+     * @param  list<Message>  $missing  what the crib lacks for it, and what would do instead
+     * @param  list<Message>  $warnings
      * @param  'hand'|'machine'|null  $reamer  the reamer that follows
      */
     private function __construct(
         public Drill $drill,
-        public string $why,
+        public Message $why,
         public Figure $figure,
         public array $missing = [],
         public array $warnings = [],
@@ -65,15 +66,14 @@ final readonly class HoleDrill
 
         return new self(
             $nearest,
-            'The size on the drawing, from this crib.',
+            Message::of('planning.why.size_on_drawing'),
             Figure::drill('diameter_mm', $nearest->designation, $nearest->diameter, 'final'),
             $nearest->diameter->equals($wanted) ? [] : [
-                sprintf(
-                    'The crib has no %.4g mm drill. The nearest is %s (%.4g mm): if the drawing allows it, ask for that size.',
-                    $wanted->inMm(),
-                    $nearest->designation,
-                    $nearest->diameter->inMm(),
-                ),
+                Message::of('planning.lacks.drill', [
+                    'wanted_mm' => $wanted->inMm(),
+                    'nearest' => $nearest->designation,
+                    'nearest_mm' => $nearest->diameter->inMm(),
+                ]),
             ],
         );
     }
@@ -90,12 +90,11 @@ final readonly class HoleDrill
         return $byTable
             ? new self(
                 $drill,
-                sprintf(
-                    'Clearance for %s by the table, %s fit, as the shop\'s policy has it: %.4g mm.',
-                    $thread->designation,
-                    $policy->clearanceFit,
-                    $ideal->inMm(),
-                ),
+                Message::of('planning.why.clearance_table', [
+                    'thread' => $thread->designation,
+                    'fit' => Message::of("policy.fit.$policy->clearanceFit"),
+                    'wanted_mm' => $ideal->inMm(),
+                ]),
                 Figure::drill(
                     'diameter_mm',
                     $drill->designation,
@@ -107,11 +106,10 @@ final readonly class HoleDrill
             )
             : new self(
                 $drill,
-                sprintf(
-                    'Clearance for %s: the fastener plus %.4g mm, as the shop\'s policy has it.',
-                    $thread->designation,
-                    $policy->clearancePlus->inMm(),
-                ),
+                Message::of('planning.why.clearance_plus', [
+                    'thread' => $thread->designation,
+                    'plus_mm' => $policy->clearancePlus->inMm(),
+                ]),
                 Figure::drill(
                     'diameter_mm',
                     $drill->designation,
@@ -121,7 +119,7 @@ final readonly class HoleDrill
                     [...$terms, 'plus_mm' => $policy->clearancePlus->inMm()],
                 ),
                 warnings: $policy->clearanceRule === ClearanceRule::Table ? [
-                    "The table has no clearance hole for {$thread->designation}; the fastener plus the shop's step stands in.",
+                    Message::of('planning.warns.no_clearance_row', ['thread' => $thread->designation]),
                 ] : [],
             );
     }
@@ -134,14 +132,13 @@ final readonly class HoleDrill
             $drills))->compute()->chosen;
 
         return new self(new Drill($choice->designation, $choice->diameter),
-            sprintf(
-                'Leaves %.0f %% of a full %s thread; the table asks for %.0f to %.0f %% by hand in %s.',
-                $choice->percent,
-                $thread->designation,
-                $window->min,
-                $window->max,
-                mb_strtolower($material->name),
-            ),
+            Message::of('planning.why.tap_drill', [
+                'left_percent' => round($choice->percent),
+                'thread' => $thread->designation,
+                'least_percent' => $window->min,
+                'most_percent' => $window->max,
+                'material' => $material->word(),
+            ]),
             Figure::drill('diameter_mm', $choice->designation, $choice->diameter, 'tap_drill', 'percent = (D − d) / (1.299038 · p) · 100', [
                 'D_mm' => $thread->major->inMm(), 'd_mm' => $choice->diameter->inMm(), 'p_mm' => $thread->pitch->inMm(),
                 'percent_percent' => $choice->percent, 'target_percent' => $window->target,
@@ -166,33 +163,28 @@ final readonly class HoleDrill
         $method = $reamer ?? $asked ?? 'machine';
         $missing = $reamer === null
             ? [
-                sprintf(
-                    'The crib has no %.4g mm %sreamer. Ask for one, or drill to size if the drawing allows it.',
-                    $diameter->inMm(),
-                    $asked === null ? '' : "$asked ",
+                Message::of(
+                    'planning.lacks.'.($asked === null ? 'reamer' : "{$asked}_reamer"),
+                    ['reamer_mm' => $diameter->inMm()],
                 ),
             ]
             : [];
         if ($ream->verdict !== ReamVerdict::Good) {
-            $missing[] = sprintf(
-                'Before the %.4g mm %s reamer the crib has %s, which leaves %.2f mm (%s); right is %.2f to %.2f mm.',
-                $diameter->inMm(),
-                $method,
-                $ream->preDrill->designation,
-                $ream->allowance->inMm(),
-                $ream->verdict->value,
-                $ream->window->min->inMm(),
-                $ream->window->max->inMm(),
-            );
+            $missing[] = Message::of('planning.lacks.drill_before_reamer', [
+                'reamer' => Message::of("planning.tool.{$method}_reamer", ['size_mm' => $diameter->inMm()]),
+                'drill' => $ream->preDrill->designation,
+                'left_mm' => round($ream->allowance->inMm(), 2),
+                'verdict' => Message::of('planning.ream.'.$ream->verdict->value),
+                'least_mm' => $ream->window->min->inMm(),
+                'most_mm' => $ream->window->max->inMm(),
+            ]);
         }
 
         return new self($ream->preDrill,
-            sprintf(
-                'Leaves %.2f mm for the %s reamer, by the school "%s" that the shop\'s policy has in force.',
-                $ream->allowance->inMm(),
-                $method,
-                str_replace('_', ' ', $policy->reamSchool->value),
-            ),
+            Message::of("planning.why.left_for_{$method}_reamer", [
+                'left_mm' => round($ream->allowance->inMm(), 2),
+                'school' => Message::of('policy.ream_school.'.$policy->reamSchool->value),
+            ]),
             Figure::drill('diameter_mm', $ream->preDrill->designation, $ream->preDrill->diameter, 'ream.'.$policy->reamSchool->value,
                 'left = D − d', [
                     'D_mm' => $diameter->inMm(), 'd_mm' => $ream->preDrill->diameter->inMm(),

@@ -9,6 +9,7 @@ use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Impossible;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Measure\FitTable;
 use MillStep\Core\Measure\Limits;
 use MillStep\Core\Reference\Thread;
@@ -68,7 +69,8 @@ final readonly class HoleRequest
         if ($hole->depth?->isAtLeast($thickness) === true) {
             throw Impossible::because(
                 'hole',
-                sprintf('A blind hole %.4g mm deep does not fit into %.4g mm of stock.', $hole->depth->inMm(), $thickness->inMm()),
+                'planning.blind_too_deep',
+                ['depth_mm' => $hole->depth->inMm(), 'stock_mm' => $thickness->inMm()],
             );
         }
 
@@ -90,19 +92,23 @@ final readonly class HoleRequest
     /** @throws InvalidInput when none was named */
     public function theThread(): Thread
     {
-        return $this->thread ?? throw InvalidInput::at('hole', 'hole. thread is missing; name one like M8 or 1/4-20.');
+        return $this->thread ?? throw InvalidInput::at('hole', 'planning.thread_missing');
     }
 
     /** As a drawing says it: `⌀9 through`, `M8x1.25, 15 deep`, `⌀10 H7 through`. */
-    public function words(): string
+    public function describe(): Message
     {
         $size = match ($this->purpose) {
             'tapped' => $this->theThread()->designation,
-            'clearance' => 'clearance for '.$this->theThread()->designation,
-            default => sprintf('⌀%.6g', $this->largest()->inMm()).($this->fit === null ? '' : ' '.$this->fit).($this->purpose === 'reamed'
-                ? ' reamed' : ''),
+            'clearance' => Message::of('planning.hole.clearance', ['thread' => $this->theThread()->designation]),
+            default => Message::of('planning.hole.'.$this->purpose.($this->fit === null ? '' : '_fit'), [
+                'size_mm' => $this->largest()->inMm(),
+                ...($this->fit === null ? [] : ['fit' => $this->fit]),
+            ]),
         };
 
-        return $this->through || $this->depth === null ? "$size through" : sprintf('%s, %.6g deep', $size, $this->depth->inMm());
+        return $this->through || $this->depth === null
+            ? Message::of('planning.hole.through', ['size' => $size])
+            : Message::of('planning.hole.deep', ['size' => $size, 'depth_mm' => $this->depth->inMm()]);
     }
 }

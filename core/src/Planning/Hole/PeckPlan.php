@@ -33,7 +33,7 @@ final readonly class PeckPlan implements Operation
         );
 
         return $plan->depth->inMm() / ($plan->nextRatio * $plan->diameter->inMm()) <= self::MOST_PECKS ? $plan
-            : throw $fields->fault('next_ratio', 'would make more than 10 000 pecks');
+            : throw $fields->fault('next_ratio', 'planning.too_many_pecks', ['most' => self::MOST_PECKS]);
     }
 
     public function compute(): Pecks

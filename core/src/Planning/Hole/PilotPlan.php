@@ -66,10 +66,11 @@ final readonly class PilotPlan implements Operation
         $pilot = Drill::smallestAtLeast($this->drills, $least);
 
         return $pilot !== null && $pilot->diameter->isLessThan($final->diameter) ? $pilot
-            : throw NoCandidate::in('drills', sprintf(
-                'The set has no pilot from %.4g mm up to the final %.4g mm; the nearest is %s.',
-                $least->inMm(), $this->final->inMm(), Drill::nearest($this->drills, $least)?->designation,
-            ));
+            : throw NoCandidate::in('drills', 'planning.no_pilot', [
+                'least_mm' => $least->inMm(),
+                'final_mm' => $this->final->inMm(),
+                'nearest' => Drill::nearest($this->drills, $least)->designation ?? '',
+            ]);
     }
 
     /** @return list<Drill> */

@@ -22,7 +22,7 @@ final readonly class CentreDrillChoice implements Operation
     {
         $sizes = array_map(CentreDrillRange::fromFields(...), $fields->objects('sizes', 1));
 
-        return new self($fields->length('work_diameter_mm'), $sizes !== [] ? $sizes : throw $fields->fault('sizes', 'must not be empty'));
+        return new self($fields->length('work_diameter_mm'), $sizes !== [] ? $sizes : throw $fields->fault('sizes', 'input.empty'));
     }
 
     /** @throws NoCandidate naming the nearest range */
@@ -38,11 +38,11 @@ final readonly class CentreDrillChoice implements Operation
         return $best !== null ? new CentreDrillSize($best->size)
             : throw NoCandidate::in(
                 'sizes',
-                sprintf(
-                    'No centre drill is meant for %.4g mm work; the nearest is %s.',
-                    $this->workDiameter->inMm(),
-                    CentreDrillRange::nearest($this->sizes, $this->workDiameter)->size,
-                ),
+                'planning.no_centre_drill_for',
+                [
+                    'work_mm' => $this->workDiameter->inMm(),
+                    'nearest' => CentreDrillRange::nearest($this->sizes, $this->workDiameter)->size,
+                ],
             );
     }
 }

@@ -25,7 +25,7 @@ final readonly class CentreDrillDepth implements Operation
         $fraction = $fields->notNegative('fraction', self::USUAL);
 
         return $fraction <= 1 ? new self($drill, $fields->length('pilot_length_mm'), $fraction)
-            : throw $fields->fault('fraction', 'must be at most 1, the whole cone');
+            : throw $fields->fault('fraction', 'input.not_from_to', ['least' => 0, 'most' => 1, 'found' => $fraction]);
     }
 
     public function compute(): CentreDepth

@@ -28,14 +28,14 @@ final readonly class TurningPasses implements Operation
         );
 
         return $plan->start->ratioTo($plan->maxCut) <= self::MOST_PASSES ? $plan
-            : throw $fields->fault('max_cut_mm', 'would take more than 10 000 passes');
+            : throw $fields->fault('max_cut_mm', 'planning.too_many_passes', ['most' => self::MOST_PASSES]);
     }
 
     /** @throws Impossible when there is nothing to turn away */
     public function compute(): Passes
     {
         if (! $this->finish->isLessThan($this->start)) {
-            throw Impossible::because('finish_mm', 'The finished diameter must be smaller than the stock.');
+            throw Impossible::because('finish_mm', 'planning.nothing_to_turn');
         }
         $leftForFinish = $this->finishCut->times(2);
         $rough = $this->start->minus($this->finish)->minus($leftForFinish);

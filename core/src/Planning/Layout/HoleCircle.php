@@ -42,11 +42,8 @@ final readonly class HoleCircle implements Operation
         if ($ligament?->isAtMost(Length::zero()) === true) {
             throw Impossible::because(
                 'count',
-                sprintf(
-                    'Neighbouring holes run into each other: they are %.3g mm apart and %.3g mm wide.',
-                    $chord->inMm(),
-                    $this->hole->inMm(),
-                ),
+                'planning.holes_meet',
+                ['apart_mm' => $chord->inMm(), 'wide_mm' => $this->hole->inMm()],
             );
         }
         $radius = $this->circle->inMm() / 2;

@@ -47,7 +47,7 @@ final readonly class HoleLine implements Operation
         $pitch = $fields->length('pitch_mm');
 
         return $length->ratioTo($pitch) <= self::MOST_HOLES ? new self($length, $pitch, null, null, $hole, $edgeRatio)
-            : throw $fields->fault('pitch_mm', 'would make more than 10 000 holes');
+            : throw $fields->fault('pitch_mm', 'planning.too_many_holes', ['most' => self::MOST_HOLES]);
     }
 
     /** @throws Impossible when the insets overlap or neighbours run into each other */
@@ -74,7 +74,7 @@ final readonly class HoleLine implements Operation
     {
         $span = $this->length->minus($inset->times(2));
         if ($span->isLessThan(Length::zero())) {
-            throw Impossible::because('end_inset_mm', 'The insets at both ends are longer than the line.');
+            throw Impossible::because('end_inset_mm', 'planning.insets_too_long');
         }
         if ($count === 1) {
             $middle = $this->length->times(0.5);
@@ -93,11 +93,8 @@ final readonly class HoleLine implements Operation
         if ($ligament?->isAtMost(Length::zero()) === true) {
             throw Impossible::because(
                 $this->pitch === null ? 'count' : 'pitch_mm',
-                sprintf(
-                    'Neighbouring holes run into each other: they are %.4g mm apart and %.4g mm wide.',
-                    $pitch?->inMm(),
-                    $this->hole->inMm(),
-                ),
+                'planning.holes_meet',
+                ['apart_mm' => $pitch === null ? 0 : $pitch->inMm(), 'wide_mm' => $this->hole->inMm()],
             );
         }
 

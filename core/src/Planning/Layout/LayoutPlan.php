@@ -8,6 +8,7 @@ use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Impossible;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\NoCandidate;
 use MillStep\Core\Border\Operation;
 
@@ -53,7 +54,7 @@ final readonly class LayoutPlan implements Operation
         $pattern = $fields->choice('pattern', self::PATTERNS);
         $points = LayoutPattern::points($fields, $pattern, $datum, $length, $width, $hole, $edgeRatio);
         if (count($points) > self::MOST_HOLES) {
-            throw $fields->fault($pattern, sprintf('must not make more than %d holes', self::MOST_HOLES));
+            throw $fields->fault($pattern, 'planning.too_many_holes', ['most' => self::MOST_HOLES]);
         }
 
         return new self(
@@ -80,7 +81,8 @@ final readonly class LayoutPlan implements Operation
             if ($edge->isLessThan($this->hole->times(0.5))) {
                 throw Impossible::because(
                     $this->pattern,
-                    sprintf('Hole %s breaks out of the plate: its middle lies %.4g mm from the edge.', self::name($index), $edge->inMm()),
+                    'planning.hole_off_plate',
+                    ['hole' => self::name($index), 'edge_mm' => $edge->inMm()],
                 );
             }
             [$datumX, $datumY] = $this->datum === 'corner' ? [$point->x, $point->y] : [
@@ -103,19 +105,18 @@ final readonly class LayoutPlan implements Operation
         if ($ligament?->isAtMost(Length::zero()) === true) {
             throw Impossible::because(
                 $this->pattern,
-                sprintf('Neighbouring holes run into each other: %.4g mm are missing between two of them.', -$ligament->inMm()),
+                'planning.holes_overlap',
+                ['missing_mm' => -$ligament->inMm()],
             );
         }
         $close = array_filter($holes, static fn (LayoutHole $hole): bool => ! $hole->edgeOk);
         if ($close !== []) {
-            $missing[] = sprintf(
-                '%s lie%s nearer to an edge than %.4g mm (%.3g times the hole), the shop\'s least. Move them in, take a smaller hole, '
-                    .'or a wider plate.',
-                implode(', ', array_map(static fn (LayoutHole $hole): string => $hole->name, $close)),
-                count($close) === 1 ? 's' : '',
-                $wanted->inMm(),
-                $this->edgeRatio,
-            );
+            $missing[] = Message::of('planning.lacks.edge', [
+                'count' => count($close),
+                'holes' => Message::allOf(array_values(array_map(static fn (LayoutHole $hole): string => $hole->name, $close))),
+                'least_mm' => $wanted->inMm(),
+                'edge_ratio' => $this->edgeRatio,
+            ]);
         }
         $edges = array_map(static fn (LayoutHole $hole): float => $hole->edge->inMm(), $holes);
 
@@ -125,7 +126,7 @@ final readonly class LayoutPlan implements Operation
             $wanted,
             Length::mm(min([INF, ...$edges])),
             $ligament,
-            array_values(array_unique($missing)),
+            Message::distinct($missing),
             $missing === [],
         );
     }
@@ -155,7 +156,7 @@ final readonly class LayoutPlan implements Operation
         return is_finite($least) ? Length::mm($least)->minus($this->hole) : null;
     }
 
-    /** @param  list<string>  $missing */
+    /** @param  list<Message>  $missing */
     private function set(Length $fromCorner, Length $fromDatum, array &$missing): LayoutSetting
     {
         if ($this->setting === 'readout') {
@@ -179,12 +180,10 @@ final readonly class LayoutPlan implements Operation
                 // A little less exact, then.
             }
         }
-        $missing[] = $this->parallels === [] ? 'The crib has no parallels to stack. Set by rule or readout, or choose a crib that has some.'
-            : sprintf(
-                'No stack of up to four parallels comes within %.2g mm of %.4g mm. Set that line by rule or readout.',
-                self::STACK_TOLERANCES[count(self::STACK_TOLERANCES) - 1],
-                $fromCorner->inMm(),
-            );
+        $missing[] = $this->parallels === [] ? Message::of('planning.lacks.parallels') : Message::of('planning.lacks.stack', [
+            'within_mm' => self::STACK_TOLERANCES[count(self::STACK_TOLERANCES) - 1],
+            'height_mm' => $fromCorner->inMm(),
+        ]);
 
         return new LayoutSetting($fromCorner, Length::zero());
     }

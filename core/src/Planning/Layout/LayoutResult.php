@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Planning\Layout;
 
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Result;
 
 /** Where the holes of a plate lie, whether they lie far enough from its edges, and how each line is set. */
@@ -13,7 +14,7 @@ final readonly class LayoutResult extends Result
     /**
      * @param  list<LayoutHole>  $holes
      * @param  Length|null  $ligament  what is left between the two nearest neighbours
-     * @param  list<string>  $missing  what cannot be marked or drilled like this, with what would do instead
+     * @param  list<Message>  $missing  what cannot be marked or drilled like this, with what would do instead
      */
     public function __construct(
         public int $count,

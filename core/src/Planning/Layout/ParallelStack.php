@@ -23,7 +23,7 @@ final readonly class ParallelStack implements Operation
     {
         $available = array_map(static fn (float $mm): Length => Length::mm($mm), $fields->positives('available'));
         if (count($available) > self::MOST_PIECES) {
-            throw $fields->fault('available', 'must hold at most 200 pieces');
+            throw $fields->fault('available', 'input.too_many', ['most' => self::MOST_PIECES]);
         }
         usort($available, static fn (Length $a, Length $b): int => $b->compareExactly($a));
 
@@ -48,12 +48,12 @@ final readonly class ParallelStack implements Operation
         }
         throw NoCandidate::in(
             'available',
-            sprintf(
-                'No stack of up to %d pieces makes %.4g mm; the nearest single piece is %.4g mm.',
-                $this->maxPieces,
-                $this->height->inMm(),
-                $this->nearest()->inMm(),
-            ),
+            'planning.no_stack',
+            [
+                'pieces' => $this->maxPieces,
+                'height_mm' => $this->height->inMm(),
+                'nearest_mm' => $this->nearest()->inMm(),
+            ],
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Plan;
 
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Drawing\Drawing;
 use MillStep\Core\Planning\Drawing\Pen;
 use MillStep\Core\Planning\Drawing\Style;
@@ -42,7 +43,7 @@ final class BatchDrawing
             $pen->line(Style::Hidden, $face, $outside, $end, $outside);
             $pen->line(Style::Hidden, $face, -$outside, $end, -$outside);
         }
-        $pen->dimensionX(0, -$half, $overhang, -$half, -$half - 0.35 * $bar - $pen->letters(3.8), 'stands out ');
+        $pen->dimensionX(0, -$half, $overhang, -$half, -$half - 0.35 * $bar - $pen->letters(3.8), Message::of('planning.drawing.stands_out'));
         $pen->dimensionY($overhang, $half, $overhang, -$half, $overhang + $pen->letters(2.2), '⌀ ', $bar);
 
         return $pen->drawing('batch');
@@ -58,7 +59,7 @@ final class BatchDrawing
             $cut = $face - ($ring + 1) * $move;
             $pen->area(Style::Thin, [[$cut, -$half], [$cut + $blade, -$half], [$cut + $blade, $half], [$cut, $half]], true);
         }
-        $pen->dimensionX($face - $move, $half, $face, $half, $half + $pen->letters(1.6), 'move ');
+        $pen->dimensionX($face - $move, $half, $face, $half, $half + $pen->letters(1.6), Message::of('planning.drawing.move'));
     }
 
     /** @param  float  $below  where the jaws end, and dimensions begin */
@@ -82,6 +83,6 @@ final class BatchDrawing
         $depth = $face - $drill->depth->inMm();
         $tip = $face - $drill->totalDepth->inMm();
         $pen->path(Style::Tool, [[$face, $radius], [$depth, $radius], [$tip, 0], [$depth, -$radius], [$face, -$radius]]);
-        $pen->dimensionX($tip, 0, $face, -$radius, $below, 'drill to ', $drill->totalDepth->inMm());
+        $pen->dimensionX($tip, 0, $face, -$radius, $below, Message::of('planning.drawing.drill_to'), $drill->totalDepth->inMm());
     }
 }

@@ -7,16 +7,21 @@ namespace MillStep\Core\Planning\Plan;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Operation;
-use MillStep\Core\Planning\Figure;
-use MillStep\Core\Planning\Hole\BoreGauge;
 use MillStep\Core\Planning\Hole\HoleRequest;
 use MillStep\Core\Planning\Lathe\LatheSupport;
 use MillStep\Core\Planning\Lathe\PartOffBatch;
 use MillStep\Core\Planning\Lathe\PartOffPlan;
 use MillStep\Core\Planning\Lathe\StickOut;
-use MillStep\Core\Planning\Lathe\TurningPasses;
-use MillStep\Core\Planning\Step\PlanStep;
+use MillStep\Core\Planning\Step\Centre;
+use MillStep\Core\Planning\Step\Deburr;
+use MillStep\Core\Planning\Step\Face;
+use MillStep\Core\Planning\Step\Grip;
+use MillStep\Core\Planning\Step\Job;
+use MillStep\Core\Planning\Step\Measure;
+use MillStep\Core\Planning\Step\PartOff;
+use MillStep\Core\Planning\Step\Turn;
 use MillStep\Core\Policy\ShopPolicy;
 use MillStep\Core\Workshop\CribSpec;
 use MillStep\Core\Workshop\DialReading;
@@ -33,9 +38,6 @@ final readonly class LathePlan implements Operation
 {
     /** About as many diameters of thread as an ordinary hand tap cuts in one go (workshop practice). */
     private const TAP_REACH = 2.5;
-
-    /** Parting by hand runs at about half the speed of drilling; the table has no row for it, this one has that figure. */
-    private const PARTING = 'counterboring';
 
     private function __construct(
         public Material $material,
@@ -68,7 +70,7 @@ final readonly class LathePlan implements Operation
         $diameter = $bar->length('diameter_mm');
         $outside = $part->has('outside_mm') ? $part->length('outside_mm') : null;
         if ($outside?->isGreaterThan($diameter) === true) {
-            throw $part->fault('outside_mm', 'must not be larger than the bar');
+            throw $part->fault('outside_mm', 'planning.larger_than_bar');
         }
         $thickness = $part->length('thickness_mm');
         $partsOff = $part->flag('part_off', true);
@@ -80,7 +82,7 @@ final readonly class LathePlan implements Operation
             )
             : null;
         if ($bore?->largest()->isLessThan($outside ?? $diameter) === false) {
-            throw $part->fault('bore', 'must be smaller than the outside');
+            throw $part->fault('bore', 'planning.bore_too_wide');
         }
 
         return new self(
@@ -100,7 +102,7 @@ final readonly class LathePlan implements Operation
             $fields->lengthOrZero('finish_cut_mm', 0.25),
             $fields->has('overhang_mm') ? $fields->length('overhang_mm') : null,
             LatheSupport::from($fields->choice('support', array_column(LatheSupport::cases(), 'value'), 'none')),
-            $machine->isLathe() ? $machine : throw $fields->fault('machine', 'must be a lathe'),
+            $machine->isLathe() ? $machine : throw $fields->fault('machine', 'planning.no_lathe'),
             CribSpec::fromFields($fields->object('crib')),
             ShopPolicy::fromFields($fields->objectOrEmpty('policy')),
         );
@@ -115,36 +117,29 @@ final readonly class LathePlan implements Operation
         $stock = $this->partsOff ? ($dial->actual ?? $move)->times($this->count) : $this->thickness;
         $bore = $this->bored($stock, $dial->actual ?? $move);
         $batch = $this->batch($dial->actual ?? $move, self::widest($bore));
-        $draft = new PlanDraft($this->machine, $this->material, $this->policy, $stock, $this->bore->through ?? true);
-        $this->face($draft, $batch, ($bore?->first('pilot') ?? $bore?->first('drill'))?->diameter);
+        $job = new Job($this->machine, $this->material, $this->crib, $this->policy, $stock, $this->bore->through ?? true);
+        $this->face($job, $batch, ($bore?->first('pilot') ?? $bore?->first('drill'))?->diameter);
         if ($bore !== null) {
-            $this->drill($draft, $bore, $stock);
+            $this->drill($job, $bore, $stock);
         }
-        $this->turn($draft);
+        if ($this->outside !== null && ! $this->outside->equals($this->bar)) {
+            $job->add(Turn::make($job, $this->bar, $this->outside, $this->maxCut, $this->finishCut));
+        }
         if ($this->partsOff) {
-            $this->partOff($draft, $move, $dial);
+            $job->add(PartOff::make(
+                $job,
+                $this->outside ?? $this->bar,
+                $this->blade,
+                $this->thickness,
+                $this->cleanup,
+                $dial,
+                $this->count,
+            ));
         }
-        $draft->step(
-            new PlanStep(
-                'deburr',
-                'deburring tool',
-                $this->count > 1 ? 'Both faces of every ring.' : 'Every edge that was cut.',
-                ['Burrs cut. Standstill first.'],
-            ),
-        );
-        $gauge = $this->bore === null ? null : BoreGauge::of($this->bore, $this->crib);
-        $draft->step(new PlanStep('measure', implode('; ', array_unique(['caliper', $gauge->tool ?? 'caliper'])), $this->measuring(),
-            figures: $this->bore?->limits === null ? [] : [
-                Figure::length(
-                    'limits_mm',
-                    $this->bore->limits->upper,
-                    'limits',
-                    '',
-                    ['go_mm' => $this->bore->limits->lower->inMm(), 'no_go_mm' => $this->bore->limits->upper->inMm()],
-                ),
-            ]));
+        $job->add(Deburr::pieces($this->count));
+        $job->add(Measure::pieces($this->measured(), $this->count > 1, $this->bore));
 
-        return $draft->result($this->figures($batch, $dial));
+        return PlanResult::of($job, $bore, $this->figures($batch, $dial));
     }
 
     /** The drill is given what the policy lets it run past the last cut. */
@@ -161,35 +156,32 @@ final readonly class LathePlan implements Operation
         return $bore?->first('drill')->diameter ?? Length::zero();
     }
 
-    private function face(PlanDraft $draft, PartOffPlan $batch, ?Length $firstDrill): void
+    private function face(Job $job, PartOffPlan $batch, ?Length $firstDrill): void
     {
         $most = $this->partsOff && $this->overhang === null ? $this->mostAtOnce($batch->move) : 0;
-        $setting = new LatheSetting($draft, $this->crib);
-        $held = $setting->held(
+        $held = Grip::of(
+            $job,
             $this->bar,
             $this->overhang ?? ($this->partsOff ? $batch->overhang : $this->facing->plus($this->thickness)->plus($this->jawClearance)),
             $this->support,
-            $most > 0 ? "make at most $most at once" : null,
+            $most > 0 ? Message::of('planning.instead.fewer_at_once', ['count' => $most]) : null,
         );
-        if ($this->support === LatheSupport::Tailstock && $this->bore !== null) {
-            $draft->missing('The tailstock cannot carry the end and hold the drill at once: let a steady carry it.');
-        }
         if ($this->support === LatheSupport::Tailstock) {
-            $held .= sprintf(
-                ' Face and centre it held short, at most %.4g mm out, then bring it out to the centre.',
-                $this->bar->times($this->policy->overhangRatio)->inMm(),
-            );
+            if ($this->bore !== null) {
+                $job->missing(Message::of('planning.lacks.tailstock_twice'));
+            }
+            $held[] = Message::of('planning.why.face_held_short', [
+                'most_mm' => $this->bar->times($this->policy->overhangRatio)->inMm(),
+            ]);
         }
-        $cutting = $draft->cut('facing tool', $this->bar, 'drilling');
-        $draft->step(new PlanStep('face', 'facing tool', $held.' A square face to measure from, and no crust for the '
-            .'centre drill. '.$cutting->words(), [
-                'All jaws on the work. Take the chuck key out before anything else.', 'Spindle forward: the top of the work comes towards you.',
-            ], $this->bar, $cutting->speed->chosenRpm, $this->machine->speeds->setting($cutting->speed->chosenRpm),
-            lubricant: $this->material->lubricant, figures: [$cutting->speedFigure]));
-        if ($this->supportCentre) {
-            $setting->supportCentre($this->bar);
-        } elseif ($firstDrill !== null) {
-            $setting->startTrue($this->bar, $firstDrill);
+        $job->add(Face::make($job, $this->bar, $held));
+        $centre = match (true) {
+            $this->supportCentre => Centre::toCarry($job, $this->bar),
+            $firstDrill !== null => Centre::inTheLathe($job, $firstDrill, $this->bar),
+            default => null,
+        };
+        if ($centre !== null) {
+            $job->add($centre);
         }
     }
 
@@ -215,146 +207,35 @@ final readonly class LathePlan implements Operation
             && $stock->isGreaterThan($this->bore->largest()->times(self::TAP_REACH));
     }
 
-    private function drill(PlanDraft $draft, PlanResult $bore, Length $stock): void
+    private function drill(Job $job, PlanResult $bore, Length $stock): void
     {
         foreach ($bore->operations as $step) {
             if ($step->kind === 'tap' && $this->tappedInPieces($stock)) {
-                $draft->step(
-                    $step->forEach(
-                        $this->count,
-                        sprintf(
-                            'One piece at a time, each just before it is parted off: through all of them it would be %.1f mm, deeper '
-                                .'than a tap cuts.',
-                            $stock->inMm(),
-                        ),
-                    ),
-                );
+                $job->add($step->times($this->count)->because(
+                    Message::of('planning.why.tapped_in_pieces', ['all_mm' => round($stock->inMm(), 1)]),
+                ));
             } elseif (in_array($step->kind, ['ream', 'tap'], true)) {
-                $draft->step($step);
+                $job->add($step);
             } elseif (in_array($step->kind, ['pilot', 'step', 'drill', 'countersink'], true)) {
-                $draft->step($step->as('drill'));
+                $job->add($step->as('drill'));
             }
         }
-        $draft->take($bore);
-        $draft->heldAs($bore);
+        array_map($job->warn(...), $bore->warnings);
+        array_map($job->missing(...), $bore->missing);
+        $job->takeSetups($bore->setups);
     }
 
-    private function turn(PlanDraft $draft): void
+    /** @return non-empty-list<string> */
+    private function measured(): array
     {
-        if ($this->outside === null || $this->outside->equals($this->bar)) {
-            return;
-        }
-        $passes = (new TurningPasses($this->bar, $this->outside, $this->maxCut, $this->finishCut))->compute()->passes;
-        $cutting = $draft->cut('turning tool', $this->bar, 'drilling');
-        $deepest = $this->bar->minus($passes[0])->times(0.5);
-        $reading = $this->machine->crossSlide?->move($deepest, 'down');
-        $words = sprintf('%d pass%s, the last a light one.', count($passes), count($passes) === 1 ? '' : 'es');
-        $words .= $reading === null ? '' : sprintf(
-            ' The first takes %.3g mm a side: %d divisions of the cross-slide%s, rounded down.',
-            $deepest->inMm(),
-            $reading->divisions,
-            $this->machine->crossSlide?->readsDiameter === true ? ', which shows the diameter' : '',
-        );
-        $draft->step(new PlanStep('turn', 'turning tool', $words.' '.$cutting->words(),
-            ['Chuck key out. Chips are hot and sharp: hook or brush, at standstill.'], $this->outside, $cutting->speed->chosenRpm,
-            $this->machine->speeds->setting($cutting->speed->chosenRpm), lubricant: $this->material->lubricant,
-            dialDivisions: $reading?->divisions, dial: $reading === null ? null : self::onDial($reading), passes: $passes, figures: [
-                $cutting->speedFigure,
-                Figure::length(
-                    'passes_mm',
-                    $this->outside,
-                    'passes',
-                    'cut = (D − d − 2 · finish) / 2 / passes',
-                    [
-                        'D_mm' => $this->bar->inMm(),
-                        'd_mm' => $this->outside->inMm(),
-                        'finish_mm' => $this->finishCut->inMm(),
-                        'passes' => (float) count($passes),
-                    ],
-                ),
-            ]));
-    }
+        $what = array_keys(array_filter([
+            'thickness' => $this->partsOff,
+            'outside' => $this->outside !== null,
+            'bore' => $this->bore !== null,
+            'centre' => $this->supportCentre,
+        ]));
 
-    private function partOff(PlanDraft $draft, Length $move, ?DialReading $dial): void
-    {
-        $outside = $this->outside ?? $this->bar;
-        $cutting = $draft->cut(
-            'parting blade',
-            $outside,
-            self::PARTING,
-            instead: 'Use a slower machine, or saw the piece off and face it.',
-        );
-        $words = sprintf(
-            'Blade %.3g, part %.4g, clean-up %.2g: each move is %.4g mm',
-            $this->blade->inMm(),
-            $this->thickness->inMm(),
-            $this->cleanup->inMm(),
-            $move->inMm(),
-        );
-        $words .= $dial === null ? '.' : sprintf(
-            ', %d divisions of this dial%s.',
-            $dial->divisions,
-            $dial->error->isGreaterThan(Length::zero()) ? sprintf(', rounded up: %.3f mm over', $dial->error->inMm()) : ' exactly',
-        );
-        $figures = [
-            $cutting->speedFigure,
-            Figure::length(
-                'move_mm',
-                $move,
-                'move',
-                'move = blade + thickness + cleanup',
-                ['blade_mm' => $this->blade->inMm(), 'thickness_mm' => $this->thickness->inMm(), 'cleanup_mm' => $this->cleanup->inMm()],
-            ),
-        ];
-        if ($dial !== null && $this->machine->carriage !== null) {
-            $figures[] = Figure::number('dial_divisions', 'divisions', $dial->divisions, 'dial', 'divisions = move / graduation', [
-                'move_mm' => $move->inMm(),
-                'graduation_mm' => $this->machine->carriage->graduation->inMm(),
-                'turns' => (float) $dial->turns,
-                'rest' => (float) $dial->remainderDivisions,
-                'over_mm' => $dial->error->inMm(),
-            ]);
-        }
-        $draft->step(new PlanStep('part_off', 'parting blade', $words.' '.$cutting->words(),
-            ['Blade square and on centre. Catch no ring by hand: let it drop onto a rod or cloth.'], $outside, $cutting->speed->chosenRpm,
-            $this->machine->speeds->setting($cutting->speed->chosenRpm),
-            lubricant: $this->material->lubricant,
-            dialDivisions: $dial?->divisions,
-            dial: $dial === null ? null : self::onDial($dial),
-            repeat: $this->count,
-            figures: $figures));
-    }
-
-    private static function onDial(DialReading $dial): string
-    {
-        return $dial->turns === 0
-            ? sprintf('%d divisions', $dial->divisions)
-            : sprintf('%d turn%s and %d', $dial->turns, $dial->turns === 1 ? '' : 's', $dial->remainderDivisions);
-    }
-
-    private function measuring(): string
-    {
-        $what = array_filter(
-            [
-                $this->partsOff ? 'Thickness' : null,
-                $this->outside === null ? null : 'outside',
-                $this->bore === null ? null : 'bore',
-                $this->supportCentre ? 'mouth of the centre' : null,
-            ],
-            is_string(...),
-        );
-        $words = ucfirst(
-            implode(', ', $what !== [] ? $what : ['length']),
-        ).($this->count > 1 ? ' of every ring' : '').'; the learner first, the instructor second.';
-
-        return $this->bore?->limits === null
-            ? $words
-            : $words.sprintf(
-                ' Bore %s: from %.3f to %.3f mm.',
-                $this->bore->fit,
-                $this->bore->limits->lower->inMm(),
-                $this->bore->limits->upper->inMm(),
-            );
+        return $what === [] ? ['length'] : $what;
     }
 
     /** So many pieces stand out no further than is allowed without support. */

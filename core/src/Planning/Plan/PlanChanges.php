@@ -12,21 +12,21 @@ use MillStep\Core\Border\Result;
  * with one that is made now.
  *
  * @phpstan-type Change array{field: string, before: mixed, after: mixed}
- * @phpstan-type Line array{kind: string, state: 'same'|'changed'|'added'|'removed', before: string|null, after: string|null,
+ * @phpstan-type Line array{kind: string, state: 'same'|'changed'|'added'|'removed', before: mixed, after: mixed,
  *     changes: list<Change>}
  */
 final readonly class PlanChanges extends Result
 {
     /** What is said of an operation, in the order in which it is shown. */
     private const FIELDS = [
-        'tool', 'diameter_mm', 'rpm', 'setting', 'feed_mm_rev', 'depth_mm', 'total_depth_mm', 'reading_mm', 'scale',
+        'tool', 'diameter_mm', 'rpm', 'setting', 'feed_mm_rev', 'depth_mm', 'total_depth_mm', 'reading_mm', 'scale_reading',
         'dial_divisions', 'repeat', 'lubricant', 'why',
     ];
 
     /**
      * @param  list<Line>  $operations
-     * @param  list<string>  $missingBefore  what only the first lacks
-     * @param  list<string>  $missingAfter  what only the second lacks
+     * @param  list<mixed>  $missingBefore  what only the first lacks
+     * @param  list<mixed>  $missingAfter  what only the second lacks
      */
     private function __construct(
         public array $operations,
@@ -45,8 +45,8 @@ final readonly class PlanChanges extends Result
     public static function between(array $before, array $after): self
     {
         $lines = self::align(self::steps($before), self::steps($after));
-        $lost = array_values(array_diff(self::words($before), self::words($after)));
-        $new = array_values(array_diff(self::words($after), self::words($before)));
+        $lost = self::without(self::lacks($before), self::lacks($after));
+        $new = self::without(self::lacks($after), self::lacks($before));
 
         return new self($lines, $lost, $new, (float) ($before['time_s'] ?? 0), (float) ($after['time_s'] ?? 0),
             count(array_filter($lines, static fn (array $line): bool => $line['state'] !== 'same')) + count($lost) + count($new));
@@ -116,8 +116,8 @@ final readonly class PlanChanges extends Result
                 $changes !== [] => 'changed',
                 default => 'same',
             },
-            'before' => $before === null ? null : (string) $before['tool'],
-            'after' => $after === null ? null : (string) $after['tool'],
+            'before' => $before['tool'] ?? null,
+            'after' => $after['tool'] ?? null,
             'changes' => $changes,
         ];
     }
@@ -137,11 +137,23 @@ final readonly class PlanChanges extends Result
     }
 
     /**
+     * What a plan lacks, as messages crossed the border; a plan kept long ago has words instead.
+     *
      * @param  array<string, mixed>  $plan
-     * @return list<string>
+     * @return list<mixed>
      */
-    private static function words(array $plan): array
+    private static function lacks(array $plan): array
     {
-        return is_array($plan['missing'] ?? null) ? array_map(strval(...), array_values($plan['missing'])) : [];
+        return is_array($plan['missing'] ?? null) ? array_values($plan['missing']) : [];
+    }
+
+    /**
+     * @param  list<mixed>  $these
+     * @param  list<mixed>  $those
+     * @return list<mixed>
+     */
+    private static function without(array $these, array $those): array
+    {
+        return array_values(array_filter($these, static fn (mixed $lack): bool => ! in_array($lack, $those, true)));
     }
 }

@@ -6,9 +6,11 @@ namespace MillStep\Core\Planning\Plan;
 
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Measure\Size;
 use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\Step\PlanStep;
+use MillStep\Core\Planning\Step\Steps;
 use MillStep\Core\Workshop\MachineSpec;
 
 /**
@@ -27,16 +29,6 @@ final readonly class PlanQuestions
     /** On a machine whose speed is set by a dial, a twentieth off is as good. */
     private const RANGE_TOLERANCE = 0.05;
 
-    private const ASKED = [
-        'diameter_mm' => 'mm',
-        'rpm' => 'rpm',
-        'total_depth_mm' => 'mm',
-        'reading_mm' => 'mm',
-        'dial_divisions' => 'divisions',
-    ];
-
-    private const WITHOUT_DIAMETER = ['tap', 'ream', 'face', 'turn', 'part_off', 'countersink', 'centre'];
-
     public function __construct(private PlanResult $plan, private MachineSpec $machine)
     {
     }
@@ -47,9 +39,8 @@ final readonly class PlanQuestions
         $questions = [];
         foreach ($this->plan->operations as $index => $step) {
             $values = $step->toArray();
-            foreach (self::ASKED as $field => $unit) {
-                if (isset($values[$field]) && $step->figure($field) !== null && ! ($field === 'diameter_mm' && in_array($step->kind,
-                    self::WITHOUT_DIAMETER, true))) {
+            foreach (Steps::kind($step->kind)::asked() as $field => $unit) {
+                if (isset($values[$field]) && $step->figure($field) !== null) {
                     $questions[] = [
                         'key' => "$index.$field",
                         'operation' => $index,
@@ -67,14 +58,14 @@ final readonly class PlanQuestions
     /**
      * The operations without their answers: what is done, and what has to be watched.
      *
-     * @return list<array{kind: string, tool: string|null, cautions: list<string>, lubricant: string|null}>
+     * @return list<array{kind: string, tool: Message|null, cautions: list<Message>, lubricant: Message|string|null}>
      */
     public function shown(): array
     {
         return array_map(static fn (PlanStep $step): array => [
             'kind' => $step->kind,
             // A drill's name is its size.
-            'tool' => in_array($step->kind, ['pilot', 'step', 'drill', 'centre', 'part_off'], true) ? null : $step->tool,
+            'tool' => Steps::kind($step->kind)::toolTells() ? null : $step->tool,
             'cautions' => $step->cautions,
             'lubricant' => $step->lubricant,
         ], $this->plan->operations);
@@ -98,11 +89,11 @@ final readonly class PlanQuestions
             try {
                 return abs(Size::parse($typed, $units)->diameter->minus(Length::mm($right))->inMm()) <= $tolerance + 1e-9;
             } catch (InvalidInput $fault) {
-                throw InvalidInput::at('answer', $fault->getMessage());
+                throw InvalidInput::named('answer', $fault->says);
             }
         }
         if (preg_match('/^\s*(\d{1,6}(?:[.,]\d{1,6})?)\s*(?:rpm|rev\/min|divisions|div)?\s*$/i', $typed, $found) !== 1) {
-            throw InvalidInput::at('answer', 'Write a plain number.');
+            throw InvalidInput::at('answer', 'planning.plain_number');
         }
         $tolerance = $figure->unit === 'rpm' && $this->machine->speeds->isRange() ? self::RANGE_TOLERANCE * $right : 0.5;
 
@@ -124,6 +115,6 @@ final readonly class PlanQuestions
                 }
             }
         }
-        throw InvalidInput::at('key', 'No figure of this plan is asked under that name.');
+        throw InvalidInput::at('key', 'planning.not_asked');
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Plan;
 
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Result;
 use MillStep\Core\Planning\Figure;
+use MillStep\Core\Planning\Step\Job;
 use MillStep\Core\Planning\Step\PlanStep;
 
 /** A whole working sequence, or what it lacks. */
@@ -15,12 +17,12 @@ final readonly class PlanResult extends Result
      * @param  list<PlanStep>  $operations  in working order
      * @param  array<string, mixed>|null  $holding
      * @param  Figure|null  $holdingFigure  the working of its demand
-     * @param  list<string>  $warnings  worth knowing
-     * @param  list<string>  $missing  what keeps it from being done, with what would do instead
+     * @param  list<Message>  $warnings  worth knowing
+     * @param  list<Message>  $missing  what keeps it from being done, with what would do instead
      * @param  list<array<string, mixed>>  $setups  of the powered operations, as the setup review reads them
      * @param  array<string, mixed>|null  $batch  of a lathe plan: move, depth, overhang, bar used
      */
-    public function __construct(
+    private function __construct(
         public array $operations,
         public ?array $holding,
         public ?Figure $holdingFigure,
@@ -31,6 +33,27 @@ final readonly class PlanResult extends Result
         public bool $ready,
         public ?array $batch = null,
     ) {
+    }
+
+    /**
+     * @param  self|null  $bore  another plan of which this one is made: its work is held in the same way
+     * @param  array<string, mixed>|null  $batch
+     */
+    public static function of(Job $job, ?self $bore = null, ?array $batch = null): self
+    {
+        $missing = $job->lacks();
+
+        return new self(
+            $job->steps(),
+            $job->holding?->toArray() ?? $bore?->holding,
+            $job->holding->figure ?? $bore?->holdingFigure,
+            $job->warnings(),
+            $missing,
+            $job->setups(),
+            array_sum(array_map(static fn (PlanStep $step): float => ($step->timeS ?? 0.0) * ($step->repeat ?? 1), $job->steps())),
+            $missing === [],
+            $batch,
+        );
     }
 
     /** The first operation of a kind. */

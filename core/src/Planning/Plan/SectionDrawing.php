@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Plan;
 
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Drawing\Drawing;
 use MillStep\Core\Planning\Drawing\Pen;
 use MillStep\Core\Planning\Drawing\Style;
 use MillStep\Core\Planning\Step\PlanStep;
+use MillStep\Core\Planning\Step\Section;
+use MillStep\Core\Planning\Step\Steps;
 
 /** A planned hole in section, to scale: the cut stock, pilot, full bore and point, thread, and how deep to read. */
 final class SectionDrawing
@@ -25,16 +28,11 @@ final class SectionDrawing
         $side = max(1.6 * $d, 0.45 * $thicknessMm);
         $pen = Pen::forSize(max($total + 0.5 * $d, 2 * $side));
         self::stock($pen, $d, $depth, $total, $thicknessMm, $side, $through);
-        $pilot = $plan->first('pilot');
-        if ($pilot?->diameter !== null && $pilot->totalDepth !== null) {
-            $half = $pilot->diameter->inMm() / 2;
-            $end = $through ? -$thicknessMm : -$pilot->totalDepth->inMm();
-            $pen->line(Style::Hidden, -$half, 0, -$half, $end);
-            $pen->line(Style::Hidden, $half, 0, $half, $end);
+        $section = new Section($d, $depth, $total, $thicknessMm, $side, $through);
+        foreach (self::drawn($plan, $drill) as $step) {
+            Steps::kind($step->kind)::draw($pen, $step, $section);
         }
-        self::finished($pen, $plan, $thicknessMm);
         $top = $pen->letters(2.2);
-        $pen->path(Style::Tool, [[-$d / 2, $top], [-$d / 2, -$depth], [0, -$total], [$d / 2, -$depth], [$d / 2, $top]]);
         $pen->line(Style::Centre, 0, $top + $pen->letters(1), 0, -max($total, $thicknessMm) - $pen->letters(1));
         self::dimensions($pen, $plan, $drill, $thicknessMm, $side, $top, $d, $depth, $total);
 
@@ -59,26 +57,18 @@ final class SectionDrawing
         );
     }
 
-    /** Thread or reamed bore, in thin lines as a drawing has them. */
-    private static function finished(Pen $pen, PlanResult $plan, float $t): void
+    /**
+     * What leaves a line in the section, each kind once: pilot, finish and lead, and the final drill over them.
+     *
+     * @return list<PlanStep>
+     */
+    private static function drawn(PlanResult $plan, PlanStep $drill): array
     {
         $finish = $plan->first('tap') ?? $plan->first('ream');
-        if ($finish?->diameter === null || $finish->depth === null) {
-            return;
-        }
-        $half = $finish->diameter->inMm() / 2;
-        $end = -min($t, $finish->depth->inMm());
-        $style = $finish->kind === 'tap' ? Style::Thread : Style::Thin;
-        $pen->line($style, -$half, 0, -$half, $end);
-        $pen->line($style, $half, 0, $half, $end);
-        if ($finish->kind === 'tap') {
-            $pen->line($style, -$half, $end, $half, $end);
-        }
-        $sink = $plan->first('countersink')?->diameter?->inMm();
-        if ($sink !== null) {
-            $deep = ($sink / 2 - $half) + 0.3 * $half;
-            $pen->path(Style::Thin, [[-$sink / 2, 0], [-$half * 0.7, -$deep], [$half * 0.7, -$deep], [$sink / 2, 0]]);
-        }
+
+        return array_values(array_filter([
+            $plan->first('pilot'), $finish, $finish === null ? null : $plan->first('countersink'), $drill,
+        ]));
     }
 
     private static function dimensions(
@@ -101,21 +91,21 @@ final class SectionDrawing
         $lines = [];
         $pilot = $plan->first('pilot');
         if ($pilot?->diameter !== null) {
-            $lines[] = ['pilot ⌀ ', $pilot->diameter->inMm()];
+            $lines[] = [Message::of('planning.drawing.pilot'), $pilot->diameter->inMm()];
         }
         $finish = $plan->first('tap') ?? $plan->first('ream');
         if ($finish?->diameter !== null && $finish->depth !== null) {
             $lines[] = [
-                $finish->kind === 'tap' ? 'thread, full for ' : 'reamed ⌀ ',
+                Message::of($finish->kind === 'tap' ? 'planning.drawing.thread' : 'planning.drawing.reamed'),
                 $finish->kind === 'tap' ? $finish->depth->inMm() : $finish->diameter->inMm(),
             ];
         }
-        $lines[] = ['point ', $total - $depth];
+        $lines[] = [Message::of('planning.drawing.point'), $total - $depth];
         foreach ($lines as $index => [$words, $length]) {
             $pen->text(0, $foot - $index * $pen->letters(1.5), $words, 'middle', $length);
         }
-        if ($drill->scale !== null) {
-            $pen->text(0, $foot - count($lines) * $pen->letters(1.5), 'scale: '.$drill->scale.' from the touch');
+        if ($drill->scaleReading !== null) {
+            $pen->text(0, $foot - count($lines) * $pen->letters(1.5), Message::of('planning.drawing.scale', ['reading' => $drill->scaleReading]));
         }
     }
 

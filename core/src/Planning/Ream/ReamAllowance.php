@@ -34,7 +34,7 @@ final readonly class ReamAllowance extends Result
         );
 
         return $allowance->min->isAtMost($allowance->max) ? $allowance
-            : throw $row->fault("{$method}_allowance_max_mm", 'must not be below the minimum');
+            : throw $row->fault("{$method}_allowance_max_mm", 'input.below', ['other' => "{$method}_allowance_min_mm"]);
     }
 
     /**

@@ -49,7 +49,8 @@ final readonly class ReamPlan implements Operation
         if ($below === []) {
             throw NoCandidate::in(
                 'drills',
-                sprintf('Every drill of the set is as large as the reamer (%.4g mm) or larger.', $this->final->inMm()),
+                'planning.drills_as_large_as_reamer',
+                ['reamer_mm' => $this->final->inMm()],
             );
         }
         $drill = match ($this->school) {
@@ -57,8 +58,11 @@ final readonly class ReamPlan implements Operation
             ReamSchool::NextSixtyFourth => $this->nextSixtyFourth($below),
             ReamSchool::FixedStep => Drill::nearest($below, $this->final->minus($this->step ?? Length::zero())),
         };
-        $drill ??= throw NoCandidate::in('drills', sprintf('No drill leaves %.3g to %.3g mm for the reamer; the nearest below is %s.',
-            $window->min->inMm(), $window->max->inMm(), Drill::nearest($below, $this->final)?->designation));
+        $drill ??= throw NoCandidate::in('drills', 'planning.no_ream_drill', [
+            'least_mm' => $window->min->inMm(),
+            'most_mm' => $window->max->inMm(),
+            'nearest' => Drill::nearest($below, $this->final)->designation ?? '',
+        ]);
         $allowance = $this->final->minus($drill->diameter);
 
         return new ReamPreparation($drill, $allowance, new ReamWindow($window->min, $window->max), $window->judge($allowance));
@@ -71,7 +75,7 @@ final readonly class ReamPlan implements Operation
                 return $row;
             }
         }
-        throw NoCandidate::in('table', sprintf('The allowance table has no row for %.4g mm.', $this->final->inMm()));
+        throw NoCandidate::in('table', 'planning.no_allowance_row', ['size_mm' => $this->final->inMm()]);
     }
 
     /** @param  non-empty-list<Drill>  $below */

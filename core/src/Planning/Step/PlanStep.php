@@ -5,62 +5,150 @@ declare(strict_types=1);
 namespace MillStep\Core\Planning\Step;
 
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Result;
+use MillStep\Core\Planning\Cutting\Cutting;
 use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\Hole\Peck;
+use MillStep\Core\Workshop\DialReading;
+use MillStep\Core\Workshop\MachineSpec;
 
 /** One operation of a plan. What an operation has not is left out of its JSON. */
 final readonly class PlanStep extends Result
 {
     /**
-     * @param  string  $why  with the school or rule in force
-     * @param  list<string>  $cautions  that stand before it
-     * @param  string|null  $setting  the belt or lever position of the speed
+     * @param  list<Message>  $why  with the school or rule in force
+     * @param  list<Message>  $cautions  that stand before it
+     * @param  Message|string|null  $setting  the belt or lever position of the speed
      * @param  Length|null  $depth  at full diameter, from the surface
      * @param  Length|null  $totalDepth  to the tip
      * @param  Length|null  $reading  in whole lines of the machine's own scale, from the touch
-     * @param  string|null  $scale  the reading as that scale shows it
+     * @param  string|null  $scaleReading  the reading as that scale shows it
      * @param  list<Peck>  $pecks
      * @param  int|null  $dialDivisions  of one move
-     * @param  string|null  $dial  the move in turns and divisions
+     * @param  Message|null  $dialReading  the move in turns and divisions
      * @param  list<Length>  $passes  diameters to turn to, one after the other
      * @param  int|null  $repeat  how often, where more than once
      * @param  list<Figure>  $figures  the working of each number, by the key of its field
      */
-    public function __construct(
+    private function __construct(
         public string $kind,
-        public string $tool,
-        public string $why,
+        public Message $tool,
+        public array $why,
         public array $cautions = [],
         public ?Length $diameter = null,
         public ?float $rpm = null,
-        public ?string $setting = null,
+        public Message|string|null $setting = null,
         public ?float $feedMmRev = null,
         public ?Length $depth = null,
         public ?Length $totalDepth = null,
         public ?Length $reading = null,
-        public ?string $scale = null,
+        public ?string $scaleReading = null,
         public array $pecks = [],
-        public ?string $lubricant = null,
+        public Message|string|null $lubricant = null,
         public ?float $timeS = null,
         public ?int $dialDivisions = null,
-        public ?string $dial = null,
+        public ?Message $dialReading = null,
         public array $passes = [],
         public ?int $repeat = null,
         public array $figures = [],
     ) {
     }
 
+    /** @param  string  $kind  one that Steps knows */
+    public static function of(string $kind, Message $tool, Message ...$why): self
+    {
+        return new self($kind, $tool, array_values($why));
+    }
+
     /** The same operation under another name. */
     public function as(string $kind): self
     {
-        return new self(...[...get_object_vars($this), 'kind' => $kind]);
+        return $this->with(['kind' => $kind]);
     }
 
-    /** The same operation for one piece of a batch after the other, and why. */
-    public function forEach(int $pieces, string $because): self
+    public function because(Message ...$why): self
     {
-        return new self(...[...get_object_vars($this), 'repeat' => $pieces, 'why' => $this->why.' '.$because]);
+        return $this->with(['why' => [...$this->why, ...array_values($why)]]);
+    }
+
+    public function beware(Message ...$cautions): self
+    {
+        return $this->with(['cautions' => [...$this->cautions, ...array_values($cautions)]]);
+    }
+
+    public function sized(Length $diameter, Figure ...$working): self
+    {
+        return $this->with(['diameter' => $diameter])->shows(...$working);
+    }
+
+    /** Under power, at the speed that was chosen for it, and why that one. */
+    public function spun(Cutting $cutting, MachineSpec $machine): self
+    {
+        return $this->with(['rpm' => $cutting->speed->chosenRpm, 'setting' => $machine->speeds->setting($cutting->speed->chosenRpm)])
+            ->because($cutting->message())->shows($cutting->speedFigure);
+    }
+
+    public function fed(Cutting $cutting): self
+    {
+        return $this->with(['feedMmRev' => $cutting->feedMmRev])->shows($cutting->feedFigure);
+    }
+
+    public function deep(Length $depth, Figure ...$working): self
+    {
+        return $this->with(['depth' => $depth])->shows(...$working);
+    }
+
+    public function toTip(Length $total, Figure ...$working): self
+    {
+        return $this->with(['totalDepth' => $total])->shows(...$working);
+    }
+
+    public function reads(Length $reading, string $onScale, Figure $working): self
+    {
+        return $this->with(['reading' => $reading, 'scaleReading' => $onScale])->shows($working);
+    }
+
+    /** @param  list<Peck>  $pecks */
+    public function pecked(array $pecks): self
+    {
+        return $this->with(['pecks' => $pecks]);
+    }
+
+    public function wetted(Message|string $lubricant): self
+    {
+        return $this->with(['lubricant' => $lubricant]);
+    }
+
+    public function lasting(float $seconds, Figure ...$working): self
+    {
+        return $this->with(['timeS' => $seconds])->shows(...$working);
+    }
+
+    public function moved(DialReading $dial): self
+    {
+        return $this->with([
+            'dialDivisions' => $dial->divisions,
+            'dialReading' => $dial->turns === 0
+                ? Message::of('planning.dial.divisions', ['count' => $dial->divisions])
+                : Message::of('planning.dial.turns', ['count' => $dial->turns, 'rest' => $dial->remainderDivisions]),
+        ]);
+    }
+
+    /** @param  list<Length>  $passes */
+    public function turned(array $passes, Figure $working): self
+    {
+        return $this->with(['passes' => $passes])->shows($working);
+    }
+
+    public function times(int $repeat): self
+    {
+        return $this->with(['repeat' => $repeat]);
+    }
+
+    public function shows(Figure ...$figures): self
+    {
+        return $this->with(['figures' => [...$this->figures, ...array_values($figures)]]);
     }
 
     public function figure(string $key): ?Figure
@@ -84,5 +172,11 @@ final readonly class PlanStep extends Result
         }
 
         return array_filter($all, static fn (mixed $value): bool => $value !== null);
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    private function with(array $changes): self
+    {
+        return new self(...[...get_object_vars($this), ...$changes]);
     }
 }

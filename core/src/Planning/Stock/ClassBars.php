@@ -7,6 +7,7 @@ namespace MillStep\Core\Planning\Stock;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Result;
 
 /** Blanks for a class from the bars in stock: how many of each bar it takes, and whether there are enough. */
@@ -14,7 +15,7 @@ final readonly class ClassBars extends Result
 {
     /**
      * @param  list<array{length_mm: float, in_stock: int, bars: int|null, layout: list<list<float>>, waste_mm: float|null, enough: bool,
-     *     fault: string|null}>  $stock  one entry a kind of bar, the best first
+     *     fault: Message|null}>  $stock  one entry a kind of bar, the best first
      */
     private function __construct(public Length $blank, public int $learners, public array $stock)
     {
@@ -40,7 +41,7 @@ final readonly class ClassBars extends Result
                     ]),
                 )->compute();
             } catch (CoreException $fault) {
-                return [...$entry, 'fault' => $fault->getMessage()];
+                return [...$entry, 'fault' => $fault->says];
             }
 
             return [

@@ -25,7 +25,7 @@ final readonly class CutList implements Operation
         $kerf = $fields->lengthOrZero('kerf_mm');
         $usable = $bar->minus($fields->lengthOrZero('end_trim_mm', 0));
         if (! $usable->isGreaterThan(Length::zero())) {
-            throw Impossible::because('end_trim_mm', 'Nothing is left of the bar once its end is trimmed.');
+            throw Impossible::because('end_trim_mm', 'planning.nothing_left_of_bar');
         }
         $lengths = [];
         foreach ($fields->objects('pieces', 1) as $piece) {
@@ -34,16 +34,17 @@ final readonly class CutList implements Operation
             if ($length->isGreaterThan($usable)) {
                 throw Impossible::because(
                     'pieces',
-                    sprintf('A piece of %.5g mm does not fit into the %.5g mm that a bar gives.', $length->inMm(), $usable->inMm()),
+                    'planning.piece_too_long',
+                    ['piece_mm' => $length->inMm(), 'bar_mm' => $usable->inMm()],
                 );
             }
             if (count($lengths) + $quantity > self::MOST_PIECES) {
-                throw $fields->fault('pieces', 'must come to at most 5 000 pieces');
+                throw $fields->fault('pieces', 'planning.too_many_pieces', ['most' => self::MOST_PIECES]);
             }
             array_push($lengths, ...array_fill(0, $quantity, $length->inMm()));
         }
         if ($lengths === []) {
-            throw $fields->fault('pieces', 'must come to at least one piece');
+            throw $fields->fault('pieces', 'planning.no_pieces');
         }
         rsort($lengths);
 

@@ -6,6 +6,7 @@ namespace MillStep\Core\Planning\Thread;
 
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Operation;
 
 /** Which taps, in which order, and whether to turn back for the chip. */
@@ -36,22 +37,22 @@ final readonly class TapChoice implements Operation
     public function compute(): TapSequence
     {
         return match (true) {
-            $this->through => new TapSequence(['spiral_point'], false, 'A through hole lets the chip be pushed ahead.'),
-            $this->drive === 'power' => new TapSequence(['spiral_flute'], false, 'A blind hole under power: the chip has to come up.'),
+            $this->through => new TapSequence(['spiral_point'], false, Message::of('planning.tap.through')),
+            $this->drive === 'power' => new TapSequence(['spiral_flute'], false, Message::of('planning.tap.blind_by_power')),
             in_array($this->materialGroup, self::PULLED_UP, true) => new TapSequence(
                 ['spiral_flute'],
                 false,
-                'A blind hole in ductile stock: a spiral flute pulls the chip up.',
+                Message::of('planning.tap.blind_ductile'),
             ),
             $this->materialGroup === 'cast_iron' => new TapSequence(
                 ['taper', 'second', 'bottoming'],
                 false,
-                'The chip is powder and breaks by itself.',
+                Message::of('planning.tap.powder'),
             ),
             default => new TapSequence(
                 ['taper', 'second', 'bottoming'],
                 true,
-                'A blind hole by hand: start with the longest lead, turn back to break the chip.',
+                Message::of('planning.tap.blind_by_hand'),
             ),
         };
     }

@@ -31,10 +31,10 @@ final readonly class TapDrill implements Operation
         $most = $fields->positive('percent_max');
         $target = $fields->positive('percent_target');
         if ($most < $least) {
-            throw $fields->fault('percent_max', 'must not be below percent_min');
+            throw $fields->fault('percent_max', 'input.below', ['other' => 'percent_min']);
         }
         if ($target < $least || $target > $most) {
-            throw $fields->fault('percent_target', 'must lie from percent_min to percent_max');
+            throw $fields->fault('percent_target', 'input.not_from_to', ['least' => $least, 'most' => $most, 'found' => $target]);
         }
 
         return new self(
@@ -63,13 +63,13 @@ final readonly class TapDrill implements Operation
             $nearest = Drill::nearest($this->drills, $ideal);
             throw NoCandidate::in(
                 'drills',
-                sprintf(
-                    'No drill of the set leaves %g to %g %% of thread; wanted is %.3f mm, the nearest is %s.',
-                    $this->percentMin,
-                    $this->percentMax,
-                    $ideal->inMm(),
-                    $nearest?->designation,
-                ),
+                'planning.no_tap_drill',
+                [
+                    'min_percent' => $this->percentMin,
+                    'max_percent' => $this->percentMax,
+                    'wanted_mm' => round($ideal->inMm(), 3),
+                    'nearest' => $nearest->designation ?? '',
+                ],
             );
         }
         usort($fitting, fn (TapDrillCandidate $a, TapDrillCandidate $b): int => $this->miss($a) <=> $this->miss($b)

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Thread;
 
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Result;
 
 final readonly class TapSequence extends Result
@@ -12,7 +13,7 @@ final readonly class TapSequence extends Result
     public function __construct(
         public array $sequence,
         public bool $reverseToBreakChip,
-        public string $reason,
+        public Message $reason,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Thread;
 
+use MillStep\Core\Border\Message;
 use MillStep\Core\Reference\TapType;
 use MillStep\Core\Reference\Thread;
 use MillStep\Core\Workshop\CribSpec;
@@ -20,7 +21,7 @@ final readonly class TapsAtHand
     ];
 
     /** @param  non-empty-list<TapType>  $taps in working order */
-    private function __construct(public array $taps, public bool $reverses, public string $reason, public bool $instead)
+    private function __construct(public array $taps, public bool $reverses, public Message $reason, public bool $instead)
     {
     }
 
@@ -37,8 +38,7 @@ final readonly class TapsAtHand
                 return new self(
                     $taps,
                     $straight && $materialGroup !== 'cast_iron',
-                    $index === 0 ? $wanted->reason : ($straight ? 'Straight flutes stand in: the '
-                        .'longest lead first.' : 'It stands in: the chip comes up its flutes.'),
+                    $index === 0 ? $wanted->reason : Message::of($straight ? 'planning.tap.straight_stands_in' : 'planning.tap.spiral_stands_in'),
                     $index > 0,
                 );
             }
@@ -53,8 +53,8 @@ final readonly class TapsAtHand
         return $this->taps[count($this->taps) - 1]->leadThreads;
     }
 
-    public function names(): string
+    public function word(): Message|string
     {
-        return implode(', ', array_map(static fn (TapType $tap): string => str_replace('_', ' ', $tap->type), $this->taps));
+        return Message::allOf(array_map(static fn (TapType $tap): Message => Message::of("planning.tap.$tap->type"), $this->taps));
     }
 }

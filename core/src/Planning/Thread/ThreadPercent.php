@@ -30,6 +30,6 @@ final readonly class ThreadPercent implements Operation
     public function compute(): ThreadShare
     {
         return $this->drill->isLessThan($this->major) ? new ThreadShare($this->form->percent($this->major, $this->pitch, $this->drill))
-            : throw Impossible::because('drill_mm', 'The hole is as wide as the thread; nothing is left to cut a thread in.');
+            : throw Impossible::because('drill_mm', 'planning.hole_as_wide_as_thread');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Thread;
 
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\NoCandidate;
 use MillStep\Core\Reference\BrokenTable;
 use MillStep\Core\Reference\Row;
@@ -13,7 +14,7 @@ use MillStep\Core\Reference\Uncertainty;
 /** How much of a full thread a material is tapped with (tap_drill_percent.csv: workshop practice). */
 final readonly class ThreadWindow
 {
-    private function __construct(public float $min, public float $max, public float $target, public ?string $unsure)
+    private function __construct(public float $min, public float $max, public float $target, public ?Message $unsure)
     {
     }
 
@@ -43,7 +44,7 @@ final readonly class ThreadWindow
 
         return $windows["$group $method"] ?? throw NoCandidate::in(
             'material',
-            sprintf('The table has no thread percentage for %s; it is not usually tapped.', $group),
+            'planning.not_tapped', ['group' => Message::of('workshop.group.$group')],
         );
     }
 }

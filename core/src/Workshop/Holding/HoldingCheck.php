@@ -11,7 +11,7 @@ use MillStep\Core\Border\Operation;
 /** Does the holding resist the drill's twist, with a factor for the moment it grabs? A hand never does. */
 final readonly class HoldingCheck implements Operation
 {
-    private const HOLDS = 1.5;
+    public const MARGIN = 1.5;
 
     public function __construct(
         public float $torqueNm,
@@ -40,7 +40,7 @@ final readonly class HoldingCheck implements Operation
         $ratio = $capacity / $demand;
         $verdict = match (true) {
             str_starts_with($this->method, 'hand') => HoldingVerdict::Never,
-            $ratio >= self::HOLDS => HoldingVerdict::Holds,
+            $ratio >= self::MARGIN => HoldingVerdict::Holds,
             $ratio >= 1 => HoldingVerdict::Marginal,
             default => HoldingVerdict::Slips,
         };

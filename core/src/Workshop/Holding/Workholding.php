@@ -6,6 +6,7 @@ namespace MillStep\Core\Workshop\Holding;
 
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Reference\BrokenTable;
 use MillStep\Core\Reference\Row;
 use MillStep\Core\Reference\Table;
@@ -15,7 +16,6 @@ final readonly class Workholding
 {
     private function __construct(
         public string $method,
-        public string $description,
         public string $machine,
         public bool $resistsTurning,
         public bool $resistsLifting,
@@ -35,7 +35,6 @@ final readonly class Workholding
 
         return new self(
             $row->text('method'),
-            $row->text('description'),
             $row->text('machine'),
             $row->flag('resists_rotation'),
             $row->flag('resists_lift'),
@@ -72,12 +71,14 @@ final readonly class Workholding
         return self::all()[$method]
             ?? throw InvalidInput::at(
                 'holding',
-                sprintf(
-                    '"%s" is no way of holding that the table knows. It knows %s.',
-                    mb_strimwidth(mb_scrub($method), 0, 30, '…'),
-                    implode(', ', array_keys(self::all())),
-                ),
+                'workshop.holding_unknown',
+                ['said' => Message::quote($method, 30), 'known' => array_keys(self::all())],
             );
+    }
+
+    public function word(): Message
+    {
+        return Message::of("workshop.holding.$this->method");
     }
 
     public function byHand(): bool

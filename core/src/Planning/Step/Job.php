@@ -2,36 +2,31 @@
 
 declare(strict_types=1);
 
-namespace MillStep\Core\Planning\Plan;
+namespace MillStep\Core\Planning\Step;
 
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Cutting\Cutting;
 use MillStep\Core\Planning\Cutting\DeepHole;
 use MillStep\Core\Planning\Cutting\SpeedVerdict;
-use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\Hole\HoldingPlan;
-use MillStep\Core\Planning\Step\PlanStep;
 use MillStep\Core\Policy\ShopPolicy;
+use MillStep\Core\Workshop\CribSpec;
 use MillStep\Core\Workshop\MachineSpec;
 use MillStep\Core\Workshop\Material;
 
 /** A plan in the making: its operations so far, what it lacks, and how each powered operation is set up. */
-final class PlanDraft
+final class Job
 {
-    private const SLOWER = 'Use a slower machine.';
-
     public ?HoldingPlan $holding = null;
-
-    /** @var array{array<string, mixed>|null, Figure|null} of a plan that this one is made of */
-    private array $held = [null, null];
 
     /** @var list<PlanStep> */
     private array $steps = [];
 
-    /** @var list<string> */
+    /** @var list<Message> */
     private array $warnings = [];
 
-    /** @var list<string> */
+    /** @var list<Message> */
     private array $missing = [];
 
     /** @var list<array<string, mixed>> */
@@ -43,6 +38,7 @@ final class PlanDraft
     public function __construct(
         public readonly MachineSpec $machine,
         public readonly Material $material,
+        public readonly CribSpec $crib,
         public readonly ShopPolicy $policy,
         public readonly Length $thickness,
         public readonly bool $through,
@@ -58,29 +54,53 @@ final class PlanDraft
             'through' => $through,
             'under_hole' => 'scrap',
             'across_open_jaws' => false, 'hooked_stops' => false, 'start' => $machine->isLathe() ? 'centre' : 'punch',
-            'mark_diameter_mm' => 3, 'lubricant' => $material->lubricant,
+            'mark_diameter_mm' => 3, 'lubricant' => $material->lubricant->said,
         ];
         if (! $machine->inService) {
-            $this->missing(ucfirst($machine->name).' is out of service. Choose another machine.');
+            $this->missing(Message::of('planning.lacks.out_of_service', ['machine' => $machine->word()]));
         }
     }
 
     /** Nothing to warn of is no warning. */
-    public function warn(?string $words): void
+    public function warn(?Message $of): void
     {
-        if ($words !== null) {
-            $this->warnings[] = $words;
+        if ($of !== null) {
+            $this->warnings[] = $of;
         }
     }
 
-    public function missing(string $words): void
+    public function missing(Message $what): void
     {
-        $this->missing[] = $words;
+        $this->missing[] = $what;
     }
 
-    public function step(PlanStep $step): void
+    public function add(PlanStep $step): void
     {
         $this->steps[] = $step;
+    }
+
+    /** @return list<PlanStep> */
+    public function steps(): array
+    {
+        return $this->steps;
+    }
+
+    /** @return list<Message> each once */
+    public function warnings(): array
+    {
+        return Message::distinct($this->warnings);
+    }
+
+    /** @return list<Message> each once */
+    public function lacks(): array
+    {
+        return Message::distinct($this->missing);
+    }
+
+    /** @return list<array<string, mixed>> */
+    public function setups(): array
+    {
+        return $this->setups;
     }
 
     /** @param  array<string, mixed>  $facts  that hold from now on */
@@ -89,37 +109,27 @@ final class PlanDraft
         $this->facts = [...$this->facts, ...$facts];
     }
 
-    /** What another plan, of which this one is made, warns of, lacks and sets up. */
-    public function take(PlanResult $other): void
+    /**
+     * The setups of another plan, of which this one is made; how far the work stands out is this plan's to say.
+     *
+     * @param  list<array<string, mixed>>  $setups
+     */
+    public function takeSetups(array $setups): void
     {
-        $this->warnings = array_values(array_unique([...$this->warnings, ...$other->warnings]));
-        $this->missing = array_values(array_unique([...$this->missing, ...$other->missing]));
-        $this->setups = [
-            ...$this->setups,
-            ...array_map(fn (array $setup): array => [...$setup, ...$this->overhangFacts()], $other->setups),
-        ];
-    }
-
-    /** @return array<string, mixed> how far the work stands out is this plan's to say, not that of its bore */
-    private function overhangFacts(): array
-    {
-        return array_intersect_key($this->facts, array_flip(['overhang_mm', 'supported']));
-    }
-
-    /** The work is held as in another plan, of which this one is made. */
-    public function heldAs(PlanResult $other): void
-    {
-        $this->held = [$other->holding, $other->holdingFigure];
+        $own = array_intersect_key($this->facts, array_flip(['overhang_mm', 'supported']));
+        foreach ($setups as $setup) {
+            $this->setups[] = [...$setup, ...$own];
+        }
     }
 
     /** Speed and feed for a tool; says so where this machine cannot turn slowly enough. */
     public function cut(
-        string $tool,
+        Message $tool,
         Length $diameter,
         string $operation,
         ?DeepHole $deep = null,
         float $feedFactor = 1.0,
-        string $instead = self::SLOWER,
+        string $instead = 'planning.instead.slower_machine',
     ): Cutting {
         return $this->judged(
             Cutting::of($this->machine, $this->material, $this->policy, $diameter, $operation, $deep, $feedFactor),
@@ -129,41 +139,36 @@ final class PlanDraft
     }
 
     /** Says so where this machine cannot turn slowly enough. */
-    public function judged(Cutting $cutting, string $tool, string $instead = self::SLOWER): Cutting
+    public function judged(Cutting $cutting, Message $tool, string $instead = 'planning.instead.slower_machine'): Cutting
     {
         if ($cutting->machineTooFast()) {
-            $this->missing(
-                sprintf(
-                    'The slowest speed of %s is %d rpm; the %s wants %d rpm or less. %s',
-                    $this->machine->name,
-                    $cutting->speed->chosenRpm,
-                    $tool,
-                    $cutting->wantedRpm(),
-                    $instead,
-                ),
-            );
+            $this->missing(Message::of('planning.lacks.slow_enough', [
+                'machine' => $this->machine->word(),
+                'slowest_rpm' => $cutting->speed->chosenRpm,
+                'tool' => $tool,
+                'wanted_rpm' => floor($cutting->wantedRpm()),
+                'instead' => Message::of($instead),
+            ]));
         } elseif ($cutting->speed->verdict === SpeedVerdict::MachineTooFast) {
-            $this->warn(
-                sprintf(
-                    'The %s runs at %d rpm, a little over its %d rpm: light feed, plenty of lubricant.',
-                    $tool,
-                    $cutting->speed->chosenRpm,
-                    $cutting->speed->targetRpm,
-                ),
-            );
+            $this->warn(Message::of('planning.warns.a_little_fast', [
+                'tool' => $tool,
+                'chosen_rpm' => $cutting->speed->chosenRpm,
+                'wanted_rpm' => floor($cutting->speed->targetRpm),
+            ]));
         }
 
         return $cutting;
     }
 
-    /** Whether the drive, the quill and the chuck reach so deep. */
+    /** Whether the quill, or the tailstock's spindle, reaches so deep. */
     public function reach(Length $total): void
     {
         if ($this->machine->travel?->isLessThan($total) === true) {
-            $this->missing(sprintf($this->machine->isLathe() ? 'The tailstock spindle of %s travels %.4g mm; %.1f mm are needed. Drill '
-                .'half way, move the tailstock up, clamp it and go on, or use another machine.' : 'The quill of %s travels %.4g mm; '
-                    .'%.1f mm are needed. Raise the table half way through, or use another machine.',
-                $this->machine->name, $this->machine->travel->inMm(), $total->inMm()));
+            $this->missing(Message::of($this->machine->isLathe() ? 'planning.lacks.tailstock_travel' : 'planning.lacks.quill_travel', [
+                'machine' => $this->machine->word(),
+                'travel_mm' => $this->machine->travel->inMm(),
+                'needed_mm' => round($total->inMm(), 1),
+            ]));
         }
     }
 
@@ -194,23 +199,5 @@ final class PlanDraft
                 ...$limits,
             ], static fn (mixed $value): bool => $value !== null),
         ];
-    }
-
-    /** @param  array<string, mixed>|null  $batch */
-    public function result(?array $batch = null): PlanResult
-    {
-        $time = array_sum(array_map(static fn (PlanStep $step): float => ($step->timeS ?? 0.0) * ($step->repeat ?? 1), $this->steps));
-
-        return new PlanResult(
-            $this->steps,
-            $this->holding?->toArray() ?? $this->held[0],
-            $this->holding->figure ?? $this->held[1],
-            $this->warnings,
-            $this->missing,
-            $this->setups,
-            $time,
-            $this->missing === [],
-            $batch,
-        );
     }
 }
