@@ -10,7 +10,7 @@ use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
 use Illuminate\Support\Facades\Route;
-use MillStep\Core\Exception\CoreException;
+use MillStep\Core\Border\CoreException;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(

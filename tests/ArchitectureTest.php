@@ -19,15 +19,89 @@ arch('only the reference tables are read from disk')
     ]);
 
 arch('the core is made of final classes')->expect('MillStep\Core')->classes()->toBeFinal()
-    ->ignoring(['MillStep\Core\Border\Result', 'MillStep\Core\Border\CoreException']);
+    ->ignoring(['MillStep\Core\Border\Result', 'MillStep\Core\Border\CoreException', 'MillStep\Core\Planning\Step\Kind']);
 
 arch('every file is strict')->expect(['MillStep\Core', 'App'])->toUseStrictTypes();
 
 it('has the same rooms on every floor', function (): void {
-    $rooms = ['Measure', 'Workshop', 'Planning', 'Learning', 'Practice', 'Assessment', 'Competency', 'Gate', 'Records', 'Live'];
-    foreach ($rooms as $room) {
-        expect(is_dir(__DIR__."/../core/src/$room") || is_dir(__DIR__."/../app/$room"))->toBeTrue($room)
-            ->and(is_dir(__DIR__.'/../resources/js/'.strtolower($room)))->toBeTrue("resources/js/$room");
+    $rooms = [
+        'Measure' => 'cafl', 'Workshop' => 'cafl', 'Planning' => 'cafl', 'Learning' => 'cafl', 'Practice' => 'afl',
+        'Assessment' => 'cafl', 'Competency' => 'cafl', 'Gate' => 'cafl', 'Records' => 'afl', 'Live' => 'af', 'People' => 'afl',
+        'Language' => 'af',
+    ];
+    $floors = [
+        'c' => static fn (string $room): string => "core/src/$room",
+        'a' => static fn (string $room): string => "app/$room",
+        'f' => static fn (string $room): string => 'resources/js/'.strtolower($room),
+        'l' => static fn (string $room): string => 'resources/js/'.strtolower($room).'/locale',
+    ];
+    foreach ($rooms as $room => $on) {
+        foreach (str_split($on) as $floor) {
+            expect(is_dir(__DIR__.'/../'.$floors[$floor]($room)))->toBeTrue($floors[$floor]($room));
+        }
+    }
+});
+
+/** @return array<string, list<string>> for each folder of the core, the folders that its files import from */
+function imports_of_the_core(): array
+{
+    $imports = [];
+    $root = dirname(__DIR__).'/core/src/';
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS)) as $file) {
+        $folder = trim(str_replace([$root, '/'], ['', '\\'], dirname((string) $file).'/'), '\\');
+        $source = (string) file_get_contents((string) $file);
+        preg_match_all('/^use MillStep\\\\Core\\\\(.+)\\\\\w+(?: as \w+)?;$/m', $source, $found);
+        $imports[$folder] = [...$imports[$folder] ?? [], ...$found[1]];
+    }
+
+    return array_map(static fn (array $to): array => array_values(array_unique($to)), $imports);
+}
+
+it('lets rooms of the core import downwards only', function (): void {
+    // Each may import from those before it in its row, and from nothing else.
+    $below = [
+        'Border' => [],
+        'Reference' => ['Border'],
+        'Policy' => ['Border'],
+        'Measure' => ['Border', 'Reference'],
+        'Workshop' => ['Border', 'Reference', 'Measure', 'Policy'],
+        'Planning' => ['Border', 'Reference', 'Policy', 'Measure', 'Workshop'],
+        'Setup' => ['Border', 'Reference', 'Policy', 'Measure', 'Workshop', 'Planning'],
+        'Assessment' => ['Border', 'Measure'],
+        'Learning' => ['Border', 'Reference', 'Policy', 'Measure', 'Workshop', 'Planning', ''],
+        'Competency' => ['Border', 'Assessment'],
+        'Gate' => ['Border', 'Competency', 'Workshop'],
+    ];
+    $seen = [];
+    foreach (imports_of_the_core() as $folder => $to) {
+        $room = explode('\\', $folder)[0];
+        if ($folder === '') {
+            continue;
+        }
+        $seen[$room] = true;
+        expect($below)->toHaveKey($room);
+        foreach ($to as $import) {
+            $other = explode('\\', $import)[0];
+            expect($other === $room || in_array($other, $below[$room], true))->toBeTrue("$folder imports from $import");
+        }
+    }
+    expect(array_diff_key($below, $seen))->toBe([]);
+});
+
+it('lets the folders of planning import downwards only', function (): void {
+    $order = ['', 'Drawing', 'Stock', 'Cutting', 'Thread', 'Ream', 'Lathe', 'Layout', 'Hole', 'Step', 'Plan'];
+    foreach (imports_of_the_core() as $folder => $to) {
+        if ($folder !== 'Planning' && ! str_starts_with($folder, 'Planning\\')) {
+            continue;
+        }
+        $own = array_search(substr($folder, 9), $order, true);
+        expect($own)->not->toBeFalse($folder);
+        foreach ($to as $import) {
+            if (str_starts_with("$import\\", 'Planning\\')) {
+                $at = array_search((string) substr($import, 9), $order, true);
+                expect($at !== false && $at <= $own)->toBeTrue("$folder imports from $import");
+            }
+        }
     }
 });
 

@@ -11,7 +11,7 @@ pest()
     ->in(
         'People',
         'Competency',
-        'Learning',
+        'Language', 'Learning',
         'Practice',
         'Assessment',
         'Gate',

@@ -65,3 +65,9 @@ function fake_uuid(): string
 {
     return (string) Str::uuid7();
 }
+
+/** What the core meant, in English: codes and terms as they crossed the border, with their sentences. */
+function in_words(mixed $said): string
+{
+    return App\Language\Sentences::in('en')->term($said, 'sentences');
+}

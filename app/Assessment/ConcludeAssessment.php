@@ -31,14 +31,11 @@ final class ConcludeAssessment
                 return $attempt;
             }
             if ($attempt->learner->is($by)) {
-                throw Refusal::forbidden('own_record', 'Nobody assesses themselves.');
+                throw Refusal::forbidden('own_record', says: 'own_assessment');
             }
             $score = $this->scoring->score($attempt);
             if ($score->outcome === Outcome::Incomplete) {
-                throw Refusal::because(
-                    'incomplete',
-                    sprintf('%d criteria are still open or doubtful. See or measure them, then conclude.', count($score->open)),
-                );
+                throw Refusal::because('incomplete', ['count' => count($score->open)]);
             }
             $at ??= CarbonImmutable::now();
             $attempt->update([

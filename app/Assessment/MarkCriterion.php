@@ -27,12 +27,9 @@ final class MarkCriterion
                 ->lockForUpdate()
                 ->findOrFail($attempt->id);
             if ($attempt->concluded_at !== null) {
-                throw Refusal::because('concluded', 'This sheet is concluded. Open a new one for another attempt.');
+                throw Refusal::because('concluded');
             }
-            $criterion = $attempt->sheet->criterion($criterionId) ?? throw Refusal::because(
-                'no_criterion',
-                "The sheet has no criterion $criterionId.",
-            );
+            $criterion = $attempt->sheet->criterion($criterionId) ?? throw Refusal::because('no_criterion', ['criterion' => $criterionId]);
             $mark = match (true) {
                 $criterion['kind'] !== 'measured' => array_filter(
                     ['result' => $given['result'] ?? null],

@@ -16,7 +16,7 @@ final class OpenSheet
     public function __invoke(Sheet $sheet, User $learner, User $assessor, string $id): Attempt
     {
         if ($learner->is($assessor)) {
-            throw Refusal::forbidden('own_record', 'Nobody assesses themselves.');
+            throw Refusal::forbidden('own_record', says: 'own_assessment');
         }
 
         return DB::transaction(static function () use ($sheet, $learner, $assessor, $id): Attempt {

@@ -35,20 +35,14 @@ final class AcknowledgeStatement
             }
             $statement = $permit->statementInForce();
             if ($statement->version !== $version) {
-                throw Refusal::because(
-                    'statement_changed',
-                    'The statement has changed since you opened it. Read the new text, then acknowledge it.',
-                );
+                throw Refusal::because('statement_changed');
             }
             $standing = $this->standings->one($learner, $permit);
             if ($standing->place->stage->value < Stage::Drilled->value) {
-                throw Refusal::because('not_ready', 'The statement can be acknowledged once the practical assessment is passed.');
+                throw Refusal::because('not_ready', says: 'acknowledge_later');
             }
             if ($standing->record->acknowledged === $version) {
-                throw Refusal::because(
-                    'already_acknowledged',
-                    'You have acknowledged this statement already. It waits for your instructor\'s signature.',
-                );
+                throw Refusal::because('already_acknowledged');
             }
             $entry = ($this->record)(
                 $learner,

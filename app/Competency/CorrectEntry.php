@@ -29,11 +29,11 @@ final class CorrectEntry
         $learner = User::query()->findOrFail($wrong->learner_id);
         $permit = $wrong->permit_id === null ? null : Permit::query()->findOrFail($wrong->permit_id);
         if ($learner->is($by)) {
-            throw Refusal::forbidden('own_record', 'Nobody corrects their own record.');
+            throw Refusal::forbidden('own_record', says: 'own_correction');
         }
         // A line that counts for every permit may be corrected by whoever signs for one of them.
         if ($permit === null ? ! $by->signsAtAll() : ! $by->signs($permit)) {
-            throw Refusal::forbidden('not_authorised', 'Only somebody who may sign for the permit corrects its record.');
+            throw Refusal::forbidden('not_authorised', says: 'may_not_correct');
         }
         $this->pin->confirm($by, $pin);
 
@@ -41,10 +41,7 @@ final class CorrectEntry
             PowerLock::forRestriction();
             User::query()->whereKey($learner->id)->lockForUpdate()->firstOrFail();
             if (($id === null || LedgerEntry::query()->where('id', $id)->doesntExist()) && $this->isCorrected($wrong)) {
-                throw Refusal::because(
-                    'already_corrected',
-                    'This line has been corrected already. To bring it back, correct that correction.',
-                );
+                throw Refusal::because('already_corrected');
             }
             $entry = ($this->record)($learner, $permit, 'corrected', ['entry' => $wrong->id, 'reason' => $reason], $by, id: $id);
             EntryCorrected::dispatch($learner->id, $permit?->id);

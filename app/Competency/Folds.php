@@ -9,6 +9,7 @@ use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Competency\Ledger\Entries;
 use MillStep\Core\Competency\Ledger\Folded;
 use MillStep\Core\Competency\Ledger\Ledger;
@@ -108,7 +109,7 @@ final class Folds
     /**
      * Holds every fold against the ledger; those that say anything else are thrown away.
      *
-     * @return list<string> what was found, in words
+     * @return list<Message> what was found, in words
      */
     public function verify(\DateTimeImmutable $now): array
     {
@@ -123,8 +124,9 @@ final class Folds
                     && ($this->isOldMake($row->state) || self::make($upTo, (int) $row->permit_id, $now)['state'] === $row->state);
                 if (! $right) {
                     DB::table('competency_folds')->where('learner_id', $learner)->where('permit_id', $row->permit_id)->delete();
-                    $faults[] = "What was kept of learner $learner and permit {$row->permit_id} at line {$row->seq} "
-                        .'is not what the ledger says. It was thrown away.';
+                    $faults[] = Message::of('competency.ledger.fold', [
+                        'learner' => (int) $learner, 'permit' => (int) $row->permit_id, 'line' => (int) $row->seq,
+                    ]);
                 }
             }
         }

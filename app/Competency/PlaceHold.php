@@ -45,14 +45,11 @@ final class PlaceHold
         ?CarbonImmutable $at = null,
     ): LedgerEntry {
         if ($learner->is($by)) {
-            throw Refusal::forbidden('own_record', 'Nobody places or lifts a hold on themselves.');
+            throw Refusal::forbidden('own_record', says: 'own_hold');
         }
         if (in_array($type, self::SIGNED, true)) {
             if (! $by->signs($permit)) {
-                throw Refusal::forbidden(
-                    'not_authorised',
-                    "Only somebody who may sign for \"{$permit->name}\" lifts a hold or revokes. Anybody who teaches may place one.",
-                );
+                throw Refusal::forbidden('not_authorised', ['permit' => $permit->name], 'may_not_lift');
             }
             $this->pin->confirm($by, $pin);
         }
@@ -81,12 +78,10 @@ final class PlaceHold
         }
         $record = $this->standings->one($learner, $permit)->record;
         if ($type === 'reinstated' && ! $record->suspended) {
-            throw Refusal::because('nothing_held', $record->revoked
-                ? 'A revocation is ended by a new signature, not by lifting it.'
-                : 'There is no hold to lift; somebody may have lifted it already.');
+            throw Refusal::because('nothing_held', says: $record->revoked ? 'revoked_not_held' : null);
         }
         if ($type === 'revoked' && $record->signature === null) {
-            throw Refusal::because('nothing_signed', 'There is no signature to revoke.');
+            throw Refusal::because('nothing_signed');
         }
     }
 }

@@ -81,24 +81,14 @@ final class SignOff
         if ($reason === null) {
             return;
         }
-        $message = match ($reason) {
-            'own_record' => 'Nobody signs for themselves. Ask another instructor.',
-            'not_authorised' => "You are not authorised to sign for \"{$permit->name}\". The shop lead can authorise you.",
-            'learner_inactive' => "{$learner->name} is no longer active here.",
-            'not_ready' => "{$learner->name} is below stage 4 of 5. Lessons, safety check, practice and practical assessment come first.",
-            'held' => "{$learner->name}'s permit is held. Lift the hold first; a signature does not.",
-            'prerequisite_missing' => "A permit that \"{$permit->name}\" builds on does not carry for {$learner->name}. Settle "
-                .'that one first.',
-            'not_acknowledged' => "{$learner->name} has not acknowledged the statement yet. Ask them to read and acknowledge it first.",
-            'guardian_missing' => "{$learner->name} is under 18 and no guardian's acknowledgement is on file, as the policy asks.",
-            'valid_too_long' => "The permit is valid for {$permit->validity_days} days at most. Choose an earlier day.",
-            'valid_past' => 'That day is over already. Choose a later one.',
-            default => "That says more than the permit \"{$permit->name}\" covers. A signature can only narrow it.",
-        };
-        throw in_array(
-            $reason,
-            ['own_record', 'not_authorised'],
-            true,
-        ) ? Refusal::forbidden($reason, $message) : Refusal::because($reason, $message);
+        $known = [
+            'own_record', 'not_authorised', 'learner_inactive', 'not_ready', 'held', 'prerequisite_missing',
+            'not_acknowledged', 'guardian_missing', 'valid_too_long', 'valid_past',
+        ];
+        $terms = ['permit' => $permit->name, 'name' => $learner->name, 'days' => $permit->validity_days];
+        $says = in_array($reason, $known, true) ? "sign_off_$reason" : 'sign_off_says_more';
+        throw in_array($reason, ['own_record', 'not_authorised'], true)
+            ? Refusal::forbidden($reason, $terms, $says)
+            : Refusal::because($reason, $terms, $says);
     }
 }

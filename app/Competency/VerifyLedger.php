@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Competency;
 
 use App\Competency\Events\LedgerBroken;
+use App\Language\Sentences;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Competency\HashChain;
 
 /**
@@ -27,10 +29,10 @@ final class VerifyLedger extends Command
             $heads = $anchors->read();
             $fault = $this->fault($key, $heads, $count) ?? ($folds->verify(CarbonImmutable::now())[0] ?? null);
         } catch (\RuntimeException $problem) {
-            $fault = $problem->getMessage();
+            $fault = Message::of('competency.ledger.unreadable', ['problem' => $problem->getMessage()]);
         }
         if ($fault !== null) {
-            $this->error($fault);
+            $this->error(Sentences::in('en')->say($fault));
             LedgerBroken::dispatch($fault);
 
             return self::FAILURE;
@@ -41,28 +43,28 @@ final class VerifyLedger extends Command
     }
 
     /** @param  array<int, string>  $heads  hash by count of lines */
-    private function fault(ShopKey $key, array $heads, int &$count): ?string
+    private function fault(ShopKey $key, array $heads, int &$count): ?Message
     {
         $previous = HashChain::START;
         $sealed = false;
         foreach (LedgerEntry::query()->orderBy('seq')->lazy(500) as $entry) {
-            $line = "line {$entry->seq} ({$entry->type}, {$entry->happened_at->toIso8601ZuluString()})";
+            $line = ['line' => $entry->seq, 'type' => $entry->type, 'at' => $entry->happened_at->toIso8601ZuluString()];
             if ($entry->previous_hash !== $previous || $entry->hash !== $entry->expectedHash()) {
-                return "The chain breaks at $line.";
+                return Message::of('competency.ledger.broken', $line);
             }
             // Lines from before the seal was there stand first; after a sealed one every line has one.
             if (($sealed || $entry->seal !== null) && ! hash_equals($key->seal($entry->hash), (string) $entry->seal)) {
-                return "The chain breaks at $line: it was not written by this application.";
+                return Message::of('competency.ledger.forged', $line);
             }
             $sealed = $entry->seal !== null;
             $previous = $entry->hash;
             $count++;
             if (isset($heads[$count]) && $heads[$count] !== $previous) {
-                return "The chain breaks at $line: the anchor knows another hash, so the ledger was written anew.";
+                return Message::of('competency.ledger.written_anew', $line);
             }
         }
         $most = $heads === [] ? 0 : max(array_keys($heads));
 
-        return $most > $count ? "The chain breaks at its end: an anchor knows $most lines, $count are there. The tail was cut off." : null;
+        return $most > $count ? Message::of('competency.ledger.cut_off', ['known' => $most, 'found' => $count]) : null;
     }
 }

@@ -115,7 +115,7 @@ final class ReadBadge
             throw Refusal::idUsed();
         }
         if (CarbonImmutable::now()->greaterThan($known->read_at->addSeconds(self::RECENT_S))) {
-            throw Refusal::because('read_too_old', 'That badge was read too long ago. Hold it to the reader again.');
+            throw Refusal::because('read_too_old');
         }
 
         return $known;
@@ -142,7 +142,7 @@ final class ReadBadge
     {
         if ($last === null || $last->id !== $id || $last->device_id !== $device->id || $last->asks === [] || $last->user === null
             || CarbonImmutable::now()->greaterThan($last->read_at->addSeconds(self::ASKED_S))) {
-            throw Refusal::because('ask_over', 'That question is over. Hold the badge to the reader again.');
+            throw Refusal::because('ask_over');
         }
 
         return $last->user;
@@ -266,13 +266,9 @@ final class ReadBadge
     {
         $ends = $intent !== 'start' && $session !== null && $user !== null && ($session->user_id === $user->id || $user->teaches());
         if (! $ends && $device->slowed_until !== null && $device->slowed_until->isFuture()) {
-            throw Refusal::tooMany(
-                'slowed',
-                sprintf(
-                    'Too many unknown badges here. Wait %d seconds, then hold the badge to the reader again.',
-                    (int) ceil(CarbonImmutable::now()->diffInSeconds($device->slowed_until)),
-                ),
-            );
+            throw Refusal::tooMany('slowed', [
+                'seconds' => (int) ceil(CarbonImmutable::now()->diffInSeconds($device->slowed_until)),
+            ]);
         }
     }
 

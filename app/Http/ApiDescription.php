@@ -109,6 +109,8 @@ final class ApiDescription
         foreach ($node as $key => $value) {
             if ($key === '$ref' && is_string($value)) {
                 $node[$key] = "#/components/schemas/$value";
+            } elseif ($key === 'enum' && is_string($value)) {
+                $node[$key] = CoreLists::of($value);
             } elseif (is_array($value)) {
                 // An empty mapping must stay one in JSON.
                 $node[$key] = $value === [] && $key === 'properties' ? new \stdClass : self::qualify($value);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Language\Speech;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -17,9 +18,7 @@ final class NoNul
     {
         foreach ($request->input() as $field => $value) {
             if (self::hasNul([$field => $value])) {
-                throw ValidationException::withMessages([
-                    str_replace("\0", '', (string) $field) => 'This text holds a character that is none.',
-                ]);
+                throw Speech::fault(str_replace("\0", '', (string) $field), 'nul');
             }
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http;
 
+use App\Language\Speech;
 use App\Support\Refusal;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;
@@ -19,18 +20,10 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
  */
 final class Problem
 {
-    /** @var array<int, array{string, string}> code and words by status, for what the framework refuses */
+    /** @var array<int, string> code by status, for what the framework refuses; its words stand under `problem` */
     private const REFUSED = [
-        400 => ['bad_request', 'This request cannot be read. Reload the page and try again.'],
-        401 => ['signed_out', 'You were signed out. Sign in to go on; nothing that you entered is lost.'],
-        403 => ['forbidden', 'This is not yours to see or do. Ask your instructor or the shop lead.'],
-        404 => ['not_found', 'There is no such thing here. It may have been removed; go back and look again.'],
-        405 => ['not_done_here', 'This address does not do that. Reload the page and try again.'],
-        413 => ['too_large', 'This is too large to send: at most 8 MB.'],
-        419 => ['signed_out', 'You were signed out. Sign in to go on; nothing that you entered is lost.'],
-        422 => ['invalid', 'Something here cannot be taken as it is.'],
-        429 => ['too_many', 'Too many requests at once. Wait a minute, then go on.'],
-        503 => ['away', 'Mill Step is being looked after and is back in a moment.'],
+        400 => 'bad_request', 401 => 'signed_out', 403 => 'forbidden', 404 => 'not_found', 405 => 'not_done_here',
+        413 => 'too_large', 419 => 'signed_out', 422 => 'invalid', 429 => 'too_many', 503 => 'away',
     ];
 
     /** Answers every fault of a request to the API; null leaves a page to the framework. */
@@ -38,24 +31,14 @@ final class Problem
     {
         return match (true) {
             $fault instanceof CoreException => self::fromCore($fault),
-            $fault instanceof Refusal => self::response($fault->status, $fault->reason, $fault->getMessage(), []),
+            $fault instanceof Refusal => self::response($fault->status, $fault->reason, Speech::say($fault->says)),
             ! self::isApi($request) => null,
             $fault instanceof ValidationException => self::response($fault->status, 'invalid', $fault->getMessage(), $fault->errors()),
             $fault instanceof AuthenticationException => self::refused(401),
             $fault instanceof HttpExceptionInterface => self::refused($fault->getStatusCode(), $fault->getHeaders()),
-            $fault instanceof QueryException && self::isUnfit($fault) => self::response(
-                422,
-                'value_unfit',
-                'A value here is too large or no value of its kind, so nothing was written. Check what you entered.',
-                [],
-            ),
-            $fault instanceof \PDOException && self::isAway($fault) => self::response(
-                503,
-                'away',
-                'Mill Step cannot reach its records for the moment. Nothing of this was kept, and no machine is switched on; try again.',
-                [],
-            ),
-            default => self::response(500, 'broken', 'Something broke here and was written down. Nothing of this was kept; try again.', []),
+            $fault instanceof QueryException && self::isUnfit($fault) => self::known(422, 'value_unfit'),
+            $fault instanceof \PDOException && self::isAway($fault) => self::known(503, 'records_away'),
+            default => self::known(500, 'broken'),
         };
     }
 
@@ -79,26 +62,32 @@ final class Problem
 
     private static function fromCore(CoreException $fault): JsonResponse
     {
+        $says = Speech::say($fault->says);
+
         return self::response(
             422,
             $fault->errorCode(),
-            $fault->getMessage(),
-            $fault->field === null ? [] : [$fault->field => [$fault->getMessage()]],
+            $says,
+            $fault->field === null ? [] : [$fault->field => [$says]],
         );
     }
 
     /** @param  array<string, mixed>  $headers */
     private static function refused(int $status, array $headers = []): JsonResponse
     {
-        [$code, $message] = self::REFUSED[$status] ?? ($status < 500 ? self::REFUSED[400] : self::REFUSED[503]);
-        $response = self::response($status, $code, $message, []);
+        $response = self::known($status, self::REFUSED[$status] ?? self::REFUSED[$status < 500 ? 400 : 503]);
         $response->headers->add($headers);
 
         return $response;
     }
 
+    private static function known(int $status, string $code): JsonResponse
+    {
+        return self::response($status, $code === 'records_away' ? 'away' : $code, Speech::say("problem.$code"));
+    }
+
     /** @param  array<string, array<string>>  $errors */
-    private static function response(int $status, string $code, string $message, array $errors): JsonResponse
+    private static function response(int $status, string $code, string $message, array $errors = []): JsonResponse
     {
         return new JsonResponse(['message' => $message, 'code' => $code, 'errors' => (object) $errors], $status);
     }

@@ -53,11 +53,12 @@ final class Sentences
         }
         $said = (string) preg_replace_callback(
             '/\{(\w+)\}/',
-            fn (array $found): string => array_key_exists($found[1], $terms) ? $this->term($found[1], $terms[$found[1]]) : $found[0],
+            fn (array $found): string => array_key_exists($found[1], $terms) ? $this->term($terms[$found[1]], $found[1]) : $found[0],
             $template,
         );
 
-        return str_ends_with($template, '.') ? mb_strtoupper(mb_substr($said, 0, 1)).mb_substr($said, 1) : $said;
+        // A sentence begins with a capital, unless with the name of a field.
+        return str_ends_with($template, '.') && ! str_starts_with($template, '{key}') ? mb_strtoupper(mb_substr($said, 0, 1)).mb_substr($said, 1) : $said;
     }
 
     /** A length as this reader writes it. */
@@ -87,17 +88,18 @@ final class Sentences
         return is_string($node) ? $node : null;
     }
 
-    private function term(string $name, mixed $term): string
+    /** A term as it crossed a border: words, a number, a message or a list of them. */
+    public function term(mixed $term, string $name = ''): string
     {
         return match (true) {
             $term instanceof Message => $this->say($term),
             is_array($term) && is_string($term['code'] ?? null) => $this->sayCode(
                 $term['code'],
-                is_array($term['terms'] ?? null) ? $term['terms'] : [],
+                (array) ($term['terms'] ?? []),
             ),
             is_array($term) => $name === 'sentences'
-                ? implode(' ', array_map(fn (mixed $one): string => $this->term('', $one), $term))
-                : implode(', ', array_map(fn (mixed $one): string => $this->term('', $one), $term)),
+                ? implode(' ', array_map(fn (mixed $one): string => $this->term($one), $term))
+                : implode(', ', array_map(fn (mixed $one): string => $this->term($one), $term)),
             is_int($term), is_float($term) => str_ends_with($name, '_mm') ? $this->length((float) $term) : $this->number((float) $term),
             default => is_scalar($term) ? (string) $term : '',
         };
@@ -109,7 +111,7 @@ final class Sentences
      */
     private function joined(array $list, string $by): string
     {
-        $words = array_values(array_map(fn (mixed $one): string => $this->term('', $one), $list));
+        $words = array_values(array_map(fn (mixed $one): string => $this->term($one), $list));
         $last = array_pop($words);
         $join = $this->template("ui.list.$by") ?? $by;
         // Spanish says "u otra", "e inyección".

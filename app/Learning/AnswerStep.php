@@ -40,14 +40,11 @@ final class AnswerStep
                 ->lockForUpdate()
                 ->findOrFail($progress->id);
             if (! $this->guided->openTo($progress->learner, $progress->lesson->code)) {
-                throw Refusal::because(
-                    'guided',
-                    'This lesson needs power. It opens once the safety check is passed, and is worked through under an instructor\'s eyes.',
-                );
+                throw Refusal::because('guided');
             }
             $step = $progress->lesson->step($key);
             if ($step === null || ($progress->nextStep() !== $key && ! $progress->isDone($key))) {
-                throw Refusal::because('step_order', 'Steps are done in their order. Go back to the first open one.');
+                throw Refusal::because('step_order');
             }
             $at ??= CarbonImmutable::now();
             if ($step['hold'] !== null) {
@@ -115,7 +112,7 @@ final class AnswerStep
         $value = Reading::parse($typed, $unit);
         $bound = $this->figures->hole($progress->lesson);
         if ($bound === null || $progress->lesson->part === null || $progress->lesson->hole === null) {
-            throw Refusal::because('no_figures', 'This lesson is bound to no hole, so a reading cannot be judged.');
+            throw Refusal::because('no_figures');
         }
         $hole = $progress->lesson->part->hole($progress->lesson->hole);
         $verdict = (new LessonReading(
@@ -137,6 +134,6 @@ final class AnswerStep
                 return $option['right'] ? 'right' : 'wrong';
             }
         }
-        throw Refusal::because('no_choice', 'Choose one of the answers.');
+        throw Refusal::because('no_choice');
     }
 }

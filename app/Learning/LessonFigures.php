@@ -46,10 +46,7 @@ final class LessonFigures
         }
         $tools = $lesson->machine->tools();
         if (! $tools->hasDrills() || $lesson->machine->speeds() === null) {
-            throw Impossible::because(
-                'machine',
-                "{$lesson->machine->name} has no drills or no spindle speeds on record; add them in the workshop.",
-            );
+            throw Impossible::because('machine', 'learning.machine_bare', ['machine' => $lesson->machine->name]);
         }
 
         return BoundHole::of(HolePlan::fromFields(Fields::of([

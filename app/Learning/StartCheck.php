@@ -65,10 +65,9 @@ final class StartCheck
         $again = (new Retake($policy->checkWaitMinutes, $policy->checkTriesADay))->waitsUntil($handedIn, $now);
         if ($again !== null) {
             $minutes = (int) ceil($now->diffInSeconds($again) / 60);
-            throw Refusal::because('check_wait', sprintf(
-                'The next try is in %s. Go through the lessons whose questions were wrong until then.',
-                $minutes > 90 ? sprintf('%d hours', (int) ceil($minutes / 60)) : sprintf('%d minutes', $minutes),
-            ));
+            throw $minutes > 90
+                ? Refusal::because('check_wait', ['count' => (int) ceil($minutes / 60)], 'check_wait_hours')
+                : Refusal::because('check_wait', ['count' => $minutes]);
         }
     }
 

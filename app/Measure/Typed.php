@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Measure;
 
+use App\Language\Speech;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\InvalidInput;
@@ -26,7 +27,7 @@ final readonly class Typed
         try {
             return Size::length($this->text($field), $this->units)->diameter->inMm();
         } catch (InvalidInput $fault) {
-            throw ValidationException::withMessages([$field => $fault->getMessage()]);
+            throw ValidationException::withMessages([$field => Speech::say($fault->says)]);
         }
     }
 

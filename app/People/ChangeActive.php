@@ -17,7 +17,7 @@ final class ChangeActive
     public function __invoke(User $person, bool $active, User $by): User
     {
         if ($person->is($by)) {
-            throw Refusal::forbidden('own_account', 'Nobody deactivates themselves. Ask another shop lead.');
+            throw Refusal::forbidden('own_account');
         }
 
         return DB::transaction(static function () use ($person, $active): User {

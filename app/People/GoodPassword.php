@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Language\Speech;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
+use MillStep\Core\Border\Message;
 
 /**
  * Long enough, and none that is tried first: not a common one, however its letters are written as digits or what is
@@ -28,20 +30,20 @@ final class GoodPassword implements ValidationRule
 
     public function validate(string $attribute, #[\SensitiveParameter] mixed $value, Closure $fail): void
     {
-        $why = is_string($value) ? $this->fault($value) : 'A password is a text.';
+        $why = is_string($value) ? $this->fault($value) : Message::of('fault.password.no_text');
         if ($why !== null) {
-            $fail($why);
+            $fail(Speech::say($why));
         }
     }
 
-    /** In words, or null. */
-    public function fault(#[\SensitiveParameter] string $password): ?string
+    /** What is against it, or null. */
+    public function fault(#[\SensitiveParameter] string $password): ?Message
     {
         if (mb_strlen($password) < self::LEAST) {
-            return sprintf('At least %d characters. Three or four words that do not belong together are easy to keep.', self::LEAST);
+            return Message::of('fault.password.short', ['least' => self::LEAST]);
         }
         if (mb_strlen($password) > 255) {
-            return 'At most 255 characters.';
+            return Message::of('fault.password.long', ['most' => 255]);
         }
         $plain = mb_strtolower($password);
         // What is hung on before and behind goes first, then digits that stand for letters.
@@ -53,12 +55,11 @@ final class GoodPassword implements ValidationRule
         $bare = (string) preg_replace('/[^a-z]+/', '', $letters);
 
         return match (true) {
-            count(array_unique(mb_str_split($plain))) < 5 => 'The same few characters over and over are tried first.',
-            preg_match('/^(.{1,5})\1+.{0,4}$/u', $plain) === 1 => 'The same thing over and over is tried first.',
-            $this->isRow($plain) || ($inside !== '' && $this->isRow($inside)) => 'A row of the keyboard or of the alphabet is tried first.',
-            $this->isCommon($plain) || $this->isCommon($bare) || $this->isCommon($inside) => 'This is among the passwords that are '
-                .'tried first. Take another.',
-            $this->isTheirs($bare) => 'Not your own name or address.',
+            count(array_unique(mb_str_split($plain))) < 5 => Message::of('fault.password.few_characters'),
+            preg_match('/^(.{1,5})\1+.{0,4}$/u', $plain) === 1 => Message::of('fault.password.repeats'),
+            $this->isRow($plain) || ($inside !== '' && $this->isRow($inside)) => Message::of('fault.password.row'),
+            $this->isCommon($plain) || $this->isCommon($bare) || $this->isCommon($inside) => Message::of('fault.password.common'),
+            $this->isTheirs($bare) => Message::of('fault.password.own_name'),
             default => null,
         };
     }

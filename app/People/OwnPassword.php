@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Language\Speech;
 use App\Support\Refusal;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;
@@ -22,13 +23,10 @@ final class OwnPassword
     {
         $key = "own-password:{$user->id}";
         if (RateLimiter::hit($key, 300) > self::TRIES) {
-            throw Refusal::tooMany(
-                'password_locked',
-                sprintf('Too many wrong passwords. Try again in %d seconds.', RateLimiter::availableIn($key)),
-            );
+            throw Refusal::tooMany('password_locked', ['seconds' => RateLimiter::availableIn($key)]);
         }
         if (! Hash::check($password, $user->password)) {
-            throw ValidationException::withMessages(['password' => 'That is not your password.']);
+            throw Speech::fault('password', 'not_your_password');
         }
         RateLimiter::clear($key);
     }

@@ -28,7 +28,7 @@ final class Pin
     public function confirm(User $user, #[\SensitiveParameter] string $pin): void
     {
         if ($user->pin_hash === null) {
-            throw Refusal::forbidden('pin_not_set', 'You have no signing PIN. Set one under your name, at the top of the page.');
+            throw Refusal::forbidden('pin_not_set');
         }
         $tries = $this->countTry($user);
         if (Hash::check($pin, $user->pin_hash)) {
@@ -38,10 +38,7 @@ final class Pin
         }
         $left = self::FAILURES_ALLOWED - $tries;
         throw $left > 0
-            ? Refusal::forbidden(
-                'pin_wrong',
-                sprintf('That PIN is not right. %d %s left before it is locked.', $left, $left === 1 ? 'attempt' : 'attempts'),
-            )
+            ? Refusal::forbidden('pin_wrong', ['count' => $left])
             : $this->locked($user);
     }
 
@@ -86,13 +83,9 @@ final class Pin
     {
         $until = $user->refresh()->pin_locked_until ?? CarbonImmutable::now()->addMinutes(self::LOCKED_MINUTES);
 
-        return Refusal::tooMany(
-            'pin_locked',
-            sprintf(
-                'The PIN is locked after %d wrong attempts. Try again after %s UTC, or ask the shop lead.',
-                self::FAILURES_ALLOWED,
-                $until->utc()->format('H:i'),
-            ),
-        );
+        return Refusal::tooMany('pin_locked', [
+            'failures' => self::FAILURES_ALLOWED,
+            'minutes' => max(1, (int) ceil(CarbonImmutable::now()->diffInMinutes($until))),
+        ]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Language\Speech;
 use App\Support\Refusal;
 use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
@@ -32,7 +33,7 @@ final class SecondFactor
     public function prepare(User $user): string
     {
         if ($user->totp_confirmed_at !== null) {
-            throw Refusal::because('second_factor_on', 'Your second factor is on already. Turn it off first, then set it up anew.');
+            throw Refusal::because('second_factor_on');
         }
         $secret = Totp::secret();
         $user->forceFill(['totp_secret' => $secret, 'totp_used_step' => null])->save();
@@ -48,7 +49,7 @@ final class SecondFactor
     public function confirm(User $user, #[\SensitiveParameter] string $code): array
     {
         if ($user->totp_secret === null || $user->totp_confirmed_at !== null) {
-            throw Refusal::because('second_factor_not_prepared', 'Begin by showing the square on this page, then enter the code it gives.');
+            throw Refusal::because('second_factor_not_prepared');
         }
         $this->spend($user, $code, false);
         $codes = [];
@@ -85,10 +86,7 @@ final class SecondFactor
     {
         $key = "second-factor:{$user->id}";
         if (RateLimiter::hit($key, 300) > self::TRIES) {
-            throw Refusal::tooMany(
-                'second_factor_locked',
-                sprintf('Too many wrong codes. Try again in %d seconds.', RateLimiter::availableIn($key)),
-            );
+            throw Refusal::tooMany('second_factor_locked', ['seconds' => RateLimiter::availableIn($key)]);
         }
         $given = (string) preg_replace('/\s+/', '', $code);
         $step = preg_match('/^\d{6}$/', $given) === 1 && $user->totp_secret !== null
@@ -100,9 +98,7 @@ final class SecondFactor
             )->update(['totp_used_step' => $step])
             : ($orRecovery ? self::spendRecoveryCode($user, $given) : 0);
         if ($spent !== 1) {
-            throw ValidationException::withMessages([
-                'code' => 'This code is not right, or was used already. Wait for the next one on your phone.',
-            ]);
+            throw Speech::fault('code', 'code_wrong');
         }
         RateLimiter::clear($key);
     }

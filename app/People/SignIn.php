@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Language\Speech;
 use App\Support\Refusal;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;
@@ -35,18 +36,15 @@ final class SignIn
         // Counted before it is looked at, so that many at once are as many.
         $tries = RateLimiter::hit($account, 60);
         if ($tries > self::PER_ACCOUNT || RateLimiter::tooManyAttempts($address, self::PER_ADDRESS)) {
-            throw Refusal::tooMany('sign_in_locked', sprintf(
-                'Too many attempts. Try again in %d seconds, or have your password reset by mail.',
-                max(1, $tries > self::PER_ACCOUNT ? RateLimiter::availableIn($account) : RateLimiter::availableIn($address)),
-            ));
+            throw Refusal::tooMany('sign_in_locked', [
+                'seconds' => max(1, $tries > self::PER_ACCOUNT ? RateLimiter::availableIn($account) : RateLimiter::availableIn($address)),
+            ]);
         }
         $user = User::query()->where('email', $email)->where('active', true)->first();
         $right = Hash::check($password, $user->password ?? self::NOBODYS);
         if (! $right || $user === null) {
             RateLimiter::hit($address, 900);
-            throw ValidationException::withMessages([
-                'email' => 'No active account has this address and password. Check both, or have the password reset by mail.',
-            ]);
+            throw Speech::fault('email', 'no_such_account');
         }
         RateLimiter::clear($account);
         if (Hash::needsRehash($user->password)) {

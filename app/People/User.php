@@ -23,6 +23,7 @@ use Illuminate\Notifications\Notifiable;
  * @property int|null $cohort_id
  * @property bool $active
  * @property 'mm'|'in' $units
+ * @property string $language one that Sentences knows
  * @property string|null $pin_hash
  * @property CarbonImmutable|null $pin_set_at
  * @property int $pin_failures
@@ -44,7 +45,7 @@ final class User extends Authenticatable
 
     protected $guarded = [];
 
-    protected $attributes = ['totp_secret' => null, 'totp_confirmed_at' => null, 'totp_used_step' => null];
+    protected $attributes = ['language' => 'en', 'totp_secret' => null, 'totp_confirmed_at' => null, 'totp_used_step' => null];
 
     protected $hidden = ['password', 'pin_hash', 'remember_token', 'totp_secret'];
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\People\Http\MailboxController;
 use App\People\Http\MeController;
+use App\People\Http\PasswordController;
 use App\People\Http\PasswordResetController;
 use App\People\Http\PinController;
 use App\People\Http\SecondFactorController;
@@ -23,6 +24,7 @@ Route::get('me', [MeController::class, 'show']);
 Route::middleware('auth')->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::patch('me', [MeController::class, 'update']);
+    Route::put('me/password', [PasswordController::class, 'update']);
     Route::put('me/pin', [PinController::class, 'update'])->can('teach');
     Route::get('me/sessions', [SessionController::class, 'index']);
     Route::delete('me/sessions/{name}', [SessionController::class, 'end']);

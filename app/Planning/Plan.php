@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
+use App\Language\Speech;
 use App\People\Role;
 use App\People\User;
 use App\Workshop\Part;
@@ -113,7 +114,7 @@ final class Plan extends Model
             throw $fault;
         } catch (\Throwable $fault) {
             report($fault);
-            throw ValidationException::withMessages(['plan' => 'This plan was kept in a shape that is not read any more. Plan it anew.']);
+            throw Speech::fault('plan', 'plan_unreadable');
         }
     }
 }

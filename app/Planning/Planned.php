@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Drawing\Drawing;
 use MillStep\Core\Planning\Layout\LayoutResult;
 use MillStep\Core\Planning\Plan\PlanQuestions;
@@ -14,7 +15,7 @@ use MillStep\Core\Workshop\MachineSpec;
 final readonly class Planned
 {
     /**
-     * @param  array<string, string>  $heading  machine, cribs, material, what is made: in words
+     * @param  array<string, Message|string>  $heading  machine, cribs, material, what is made
      * @param  array<string, mixed>  $more  what only this kind has: bars for a class
      */
     public function __construct(
@@ -40,11 +41,20 @@ final readonly class Planned
         return json_decode(json_encode($this->toArray(), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
     }
 
+    /** @return array<string, mixed> */
+    public function heading(): array
+    {
+        return array_map(
+            static fn (Message|string $words): array|string => $words instanceof Message ? $words->toArray() : $words,
+            $this->heading,
+        );
+    }
+
     /** @return array<string, mixed> as the API and the saved plan have it */
     public function toArray(): array
     {
         return [
-            'heading' => $this->heading,
+            'heading' => $this->heading(),
             ($this->result instanceof PlanResult ? 'plan' : 'layout') => $this->result->toArray(),
             'drawing' => $this->drawing?->toArray(),
             ...$this->more,

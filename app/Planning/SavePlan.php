@@ -29,7 +29,7 @@ final class SavePlan
         return DB::transaction(function () use ($id, $given, $request, $answer, $user): Plan {
             $plan = Plan::withTrashed()->with('owner')->lockForUpdate()->find($id);
             if ($plan !== null && ! $plan->isChangedBy($user)) {
-                throw Refusal::forbidden('not_yours', 'This plan is somebody else\'s. Copy it, and change the copy.');
+                throw Refusal::forbidden('not_yours');
             }
             if ($plan !== null && ($plan->trashed() || $plan->kind !== $given['kind'])) {
                 throw Refusal::idUsed();

@@ -25,16 +25,13 @@ final class DecideOnPractice
             $entry = Entry::query()->with(['learner', 'machine.permits'])->lockForUpdate()->findOrFail($entry->id);
             $state = $confirm ? 'confirmed' : 'declined';
             if ($entry->learner->is($by)) {
-                throw Refusal::forbidden('own_record', 'Nobody confirms their own practice.');
+                throw Refusal::forbidden('own_record', says: 'own_practice');
             }
             if ($entry->state === $state) {
                 return $entry;
             }
             if ($entry->state !== 'waiting') {
-                throw Refusal::because(
-                    'already_decided',
-                    "This exercise is already {$entry->state}. The ledger is not rewritten; a correction is a new entry.",
-                );
+                throw Refusal::because('already_decided', says: 'already_'.$entry->state);
             }
             $at ??= CarbonImmutable::now();
             $entry->update(['state' => $state, 'decided_by' => $by->id, 'decided_at' => $at, 'reason' => $reason]);

@@ -13,6 +13,7 @@ use App\Gate\Events\BadgesGuessed;
 use App\Gate\Events\PresenceChanged;
 use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\Token;
+use App\Language\Speech;
 use App\Live\Push;
 use App\People\Events\PersonDeactivated;
 use App\People\MailboxTransport;
@@ -30,6 +31,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Notifications\Messages\MailMessage;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Event;
@@ -78,13 +80,25 @@ final class MillStepServiceProvider extends ServiceProvider
 
         RateLimiter::for('reset', static fn (Request $request) => Limit::perMinute(5)->by($request->ip()));
         // Behind the #, so that it never reaches a server, and no log.
-        ResetPassword::createUrlUsing(
-            static fn (User $user, string $token): string => rtrim(
-                (string) config('app.url'),
-                '/',
-            ).'/reset#'.http_build_query(['token' => $token, 'email' => $user->email]),
-        );
+        ResetPassword::createUrlUsing(self::resetUrl(...));
+        ResetPassword::toMailUsing(static function (User $user, string $token): MailMessage {
+            $says = Speech::to($user);
+
+            return (new MailMessage)->subject($says->sayCode('letter.reset.subject'))
+                ->greeting($says->sayCode('letter.hello', ['name' => $user->name]))
+                ->line($says->sayCode('letter.reset.why'))
+                ->action($says->sayCode('letter.reset.act'), self::resetUrl($user, $token))
+                ->line($says->sayCode('letter.reset.until', ['minutes' => (int) config('auth.passwords.users.expire')]))
+                ->salutation($says->sayCode('letter.regards'));
+        });
         Mail::extend('mailbox', static fn (): MailboxTransport => new MailboxTransport);
+    }
+
+    private static function resetUrl(User $user, string $token): string
+    {
+        $query = http_build_query(['token' => $token, 'email' => $user->email]);
+
+        return rtrim((string) config('app.url'), '/').'/reset#'.$query;
     }
 
     /** Which room cares about what happened in another. */

@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  *
  * @property int $id
  * @property 'ledger_broken'|'badges_guessed' $kind
- * @property array<string, string|int> $facts
+ * @property array<string, mixed> $facts
  * @property CarbonImmutable $raised_at
  * @property CarbonImmutable|null $seen_at
  * @property User|null $seenBy

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace App\Records;
 
+use App\Language\Speech;
+use App\People\User;
 use Illuminate\Notifications\Messages\MailMessage;
 use Illuminate\Notifications\Notification;
 
 final class AlertLetter extends Notification
 {
-    /** @param  array<string, string|int>  $facts */
+    /**
+     * @param  'ledger_broken'|'badges_guessed'  $kind
+     * @param  array<string, mixed>  $facts
+     */
     public function __construct(private readonly string $kind, private readonly array $facts)
     {
     }
@@ -20,22 +25,17 @@ final class AlertLetter extends Notification
         return ['mail'];
     }
 
-    public function toMail(): MailMessage
+    public function toMail(User $to): MailMessage
     {
-        return match ($this->kind) {
-            'ledger_broken' => (new MailMessage)->error()->subject('Mill Step: the ledger does not hold')
-                ->line('The nightly check of the competency ledger failed:')
-                ->line((string) $this->facts['what'])
-                ->line('Until it is explained, trust no record that this shop shows.')
-                ->line('Keep the database and its backups as they are and compare them with the anchors.'),
-            default => (new MailMessage)->subject('Mill Step: unknown badges at '.$this->facts['machine'])
-                ->line(sprintf(
-                    '%d unknown badges were held to "%s" at %s within ten minutes. The reader answers slowly until it stops.',
-                    $this->facts['unknown'],
-                    $this->facts['device'],
-                    $this->facts['machine'],
-                ))
-                ->line('Look who is there. A device is revoked under Workshop, Devices.'),
-        };
+        $says = Speech::to($to);
+        $letter = (new MailMessage)->subject($says->sayCode("letter.$this->kind.subject", $this->facts))
+            ->line($says->sayCode("letter.$this->kind.what", $this->facts));
+
+        return $this->kind === 'ledger_broken'
+            ? $letter->error()
+                ->line($says->term($this->facts['what'] ?? ''))
+                ->line($says->sayCode('letter.ledger_broken.trust'))
+                ->line($says->sayCode('letter.ledger_broken.keep'))
+            : $letter->line($says->sayCode('letter.badges_guessed.look'));
     }
 }

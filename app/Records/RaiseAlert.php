@@ -7,6 +7,7 @@ namespace App\Records;
 use App\People\Role;
 use App\People\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Notification;
 
@@ -15,12 +16,14 @@ final class RaiseAlert
 {
     /**
      * @param  'ledger_broken'|'badges_guessed'  $kind
-     * @param  array<string, string|int>  $facts
+     * @param  array<string, mixed>  $facts
      */
     public function __invoke(string $kind, array $facts): Alert
     {
+        // As they come back from the database.
+        $facts = (array) json_decode(json_encode($facts, JSON_THROW_ON_ERROR), true);
         foreach (Alert::query()->where('kind', $kind)->whereNull('seen_at')->get() as $standing) {
-            if (array_diff_assoc($facts, $standing->facts) === []) {
+            if (self::same($standing->facts, $facts)) {
                 return $standing;
             }
         }
@@ -36,5 +39,16 @@ final class RaiseAlert
         }
 
         return $alert;
+    }
+
+    /**
+     * JSON keeps no order of keys.
+     *
+     * @param  array<string, mixed>  $a
+     * @param  array<string, mixed>  $b
+     */
+    private static function same(array $a, array $b): bool
+    {
+        return json_encode(Arr::sortRecursive($a)) === json_encode(Arr::sortRecursive($b));
     }
 }

@@ -4,35 +4,49 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use MillStep\Core\Border\Message;
+
 /**
- * The shop's rules do not allow what was asked. The code is stable for the front end and the tests; the
- * message says what, why and what to do next.
+ * The shop's rules do not allow what was asked. The reason is stable for the front end and the tests; what is said,
+ * why and what to do next, stands in the locale files under `refused`.
  */
 final class Refusal extends \RuntimeException
 {
-    private function __construct(public readonly string $reason, string $message, public readonly int $status)
+    private function __construct(public readonly string $reason, public readonly Message $says, public readonly int $status)
     {
-        parent::__construct($message);
+        parent::__construct($says->code);
     }
 
-    public static function because(string $reason, string $message): self
+    /**
+     * @param  array<string, string|int|float|Message|list<string|Message>>  $terms
+     * @param  string|null  $says  where a reason has more than one sentence
+     */
+    public static function because(string $reason, array $terms = [], ?string $says = null): self
     {
-        return new self($reason, $message, 409);
+        return self::of($reason, $terms, $says, 409);
     }
 
-    public static function forbidden(string $reason, string $message): self
+    /** @param  array<string, string|int|float|Message|list<string|Message>>  $terms */
+    public static function forbidden(string $reason, array $terms = [], ?string $says = null): self
     {
-        return new self($reason, $message, 403);
+        return self::of($reason, $terms, $says, 403);
     }
 
     /** An id is made once for one thing. Met again with another it is refused, so that nothing is lost behind a false yes. */
     public static function idUsed(): self
     {
-        return new self('id_used', 'This was sent before as something else, so nothing was written. Enter it again.', 409);
+        return self::because('id_used');
     }
 
-    public static function tooMany(string $reason, string $message): self
+    /** @param  array<string, string|int|float|Message|list<string|Message>>  $terms */
+    public static function tooMany(string $reason, array $terms = []): self
     {
-        return new self($reason, $message, 429);
+        return self::of($reason, $terms, null, 429);
+    }
+
+    /** @param  array<string, string|int|float|Message|list<string|Message>>  $terms */
+    private static function of(string $reason, array $terms, ?string $says, int $status): self
+    {
+        return new self($reason, Message::of('refused.'.($says ?? $reason), $terms), $status);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Language\Speech;
 use App\People\User;
 use App\Support\PowerLock;
 use App\Workshop\Events\PolicyChanged;
@@ -25,7 +26,7 @@ final class ChangePolicy
     {
         $faults = ShopPolicy::faults(Fields::of($settings));
         if ($faults !== []) {
-            throw ValidationException::withMessages($faults);
+            throw ValidationException::withMessages(array_map(Speech::say(...), $faults));
         }
 
         return DB::transaction(static function () use ($settings, $note, $by): Policy {

@@ -19,10 +19,7 @@ final class ChangeService
     public function __invoke(Machine $machine, bool $inService, string $reason, User $by, string $id, ?CarbonImmutable $at = null): Machine
     {
         if ($inService && ! $by->leads()) {
-            throw Refusal::forbidden(
-                'lead_only',
-                'Anybody who teaches may take a machine out of service; only the shop lead puts it back.',
-            );
+            throw Refusal::forbidden('lead_only');
         }
 
         return DB::transaction(function () use ($machine, $inService, $reason, $by, $id, $at): Machine {

@@ -44,6 +44,18 @@ final class MaterialRow extends Model
     }
 
     /**
+     * One that the shop works with; null for a key that it does not know.
+     *
+     * @throws InvalidInput when a stored row is not readable
+     */
+    public static function of(string $key): ?Material
+    {
+        $own = self::query()->where('key', $key)->first();
+
+        return $own === null ? MaterialTable::shipped()->all()[$key] ?? null : Material::fromFields(Fields::of($own->row));
+    }
+
+    /**
      * All that the shop works with, its own rows in the place of the table's.
      *
      * @return array<string, Material> by key

@@ -80,7 +80,7 @@ final class SaveTool
     private static function tap(string $typed, string $type): array
     {
         if (! isset(TapType::all()[$type])) {
-            throw InvalidInput::at('type', 'Say which kind of tap: '.implode(', ', array_keys(TapType::all())).'.');
+            throw InvalidInput::at('type', 'workshop.which_tap', ['known' => array_keys(TapType::all())]);
         }
         $thread = ThreadTable::shipped()->get($typed, 'size');
 
@@ -104,7 +104,8 @@ final class SaveTool
     {
         $drill = StandardCentreDrill::all()[trim($typed)] ?? throw InvalidInput::at(
             'size',
-            'Centre drills are '.implode(', ', array_map(strval(...), array_keys(StandardCentreDrill::all()))).'.',
+            'workshop.no_centre_drill',
+            ['known' => array_map(strval(...), array_keys(StandardCentreDrill::all()))],
         );
 
         return [$drill->range->size, $drill->shape->body->inMm(), []];
@@ -119,14 +120,14 @@ final class SaveTool
     private static function stepDrill(string $typed, string $units): array
     {
         if (preg_match('/^\s*(\S+)\s*(?:-|–|to)\s*(\S+)\s*by\s*(\S+)\s*$/u', $typed, $found) !== 1) {
-            throw InvalidInput::at('size', 'Write a step drill like 4-20 by 2.');
+            throw InvalidInput::at('size', 'workshop.no_step_drill');
         }
         [$from, $to, $step] = array_map(
             static fn (string $size): float => self::size($size, $units)->diameter->inMm(),
             array_slice($found, 1),
         );
         if ($to <= $from || $to - $from > 100 * $step) {
-            throw InvalidInput::at('size', 'A step drill goes from its smallest step to its largest, in at most 100 steps.');
+            throw InvalidInput::at('size', 'workshop.step_drill_order');
         }
 
         return [trim($typed), $to, ['diameters_mm' => range($from, $to + $step / 1000, $step)]];
@@ -138,7 +139,7 @@ final class SaveTool
         try {
             return Size::parse($typed, $units);
         } catch (InvalidInput $fault) {
-            throw InvalidInput::at('size', $fault->getMessage());
+            throw InvalidInput::named('size', $fault->says);
         }
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Language\Speech;
+use MillStep\Core\Border\Message;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Helper;
@@ -37,9 +39,9 @@ final readonly class SchemaFaults
         }
         $faults = [];
         foreach ((new ErrorFormatter)->formatFlat($error, static fn (ValidationError $fault): ValidationError => $fault) as $fault) {
-            $what = in_array($fault->keyword(), self::HOLDERS, true) ? null : self::words($fault);
+            $what = in_array($fault->keyword(), self::HOLDERS, true) ? null : self::found($fault);
             if ($what !== null) {
-                $faults[] = ['where' => '/'.implode('/', $fault->data()->fullPath()), 'what' => $what];
+                $faults[] = ['where' => '/'.implode('/', $fault->data()->fullPath()), 'what' => Speech::say($what)];
             }
         }
 
@@ -47,25 +49,30 @@ final readonly class SchemaFaults
     }
 
     /** Null for what the validator only takes for a fault because of another one inside it. */
-    private static function words(ValidationError $fault): ?string
+    private static function found(ValidationError $fault): ?Message
     {
         $given = $fault->data()->value();
-        $said = is_scalar($given) ? json_encode($given, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES) : 'What stands here';
+        $said = is_scalar($given)
+            ? (string) json_encode($given, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)
+            : Message::of('fault.file.what_stands_here');
         $schema = $fault->schema()->info()->data();
         $known = is_object($schema) ? array_keys(get_object_vars($schema->properties ?? (object) [])) : [];
         $args = $fault->args();
+        $plain = static fn (mixed $value): string => (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
 
         return match ($fault->keyword()) {
             'additionalProperties' => self::unknown(array_values(array_diff($args['properties'], $known)), $known),
-            'required' => sprintf('%s is missing.', implode(', ', $args['missing'])),
-            'enum' => sprintf('%s is none of: %s.', $said, implode(', ', array_map(json_encode(...), $schema->enum ?? []))),
-            'const' => sprintf('%s has to be %s.', $said, json_encode($args['const'])),
-            'type' => sprintf('%s is %s; wanted is %s.', $said, $args['type'], implode(' or ', (array) $args['expected'])),
-            'minimum' => sprintf('%s is too small; at least %s.', $said, $args['min']),
-            'exclusiveMinimum' => sprintf('%s is too small; more than %s.', $said, $args['min']),
-            'maximum' => sprintf('%s is too large; at most %s.', $said, $args['max']),
-            'pattern' => sprintf('%s is not written as it has to be (%s).', $said, $args['pattern']),
-            default => (new ErrorFormatter)->formatErrorMessage($fault).'.',
+            'required' => Message::of('fault.file.missing', ['names' => array_values($args['missing'])]),
+            'enum' => Message::of('fault.file.none_of', ['said' => $said, 'choices' => array_values(array_map($plain, $schema->enum ?? []))]),
+            'const' => Message::of('fault.file.has_to_be', ['said' => $said, 'wanted' => $plain($args['const'])]),
+            'type' => Message::of('fault.file.type', [
+                'said' => $said, 'type' => (string) $args['type'], 'wanted' => array_values((array) $args['expected']),
+            ]),
+            'minimum' => Message::of('fault.file.at_least', ['said' => $said, 'least' => $args['min']]),
+            'exclusiveMinimum' => Message::of('fault.file.more_than', ['said' => $said, 'least' => $args['min']]),
+            'maximum' => Message::of('fault.file.at_most', ['said' => $said, 'most' => $args['max']]),
+            'pattern' => Message::of('fault.file.pattern', ['said' => $said, 'pattern' => (string) $args['pattern']]),
+            default => Message::of('fault.file.keyword', ['said' => $said, 'keyword' => $fault->keyword()]),
         };
     }
 
@@ -73,10 +80,12 @@ final readonly class SchemaFaults
      * @param  list<string>  $names
      * @param  list<string>  $known
      */
-    private static function unknown(array $names, array $known): ?string
+    private static function unknown(array $names, array $known): ?Message
     {
-        $choices = count($known) <= self::FEW ? '; known are: '.implode(', ', $known) : '';
-
-        return $names === [] ? null : sprintf('%s is not known here%s.', implode(', ', $names), $choices);
+        return match (true) {
+            $names === [] => null,
+            count($known) <= self::FEW => Message::of('fault.file.unknown_of', ['names' => $names, 'known' => $known]),
+            default => Message::of('fault.file.unknown', ['names' => $names]),
+        };
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Language\Speech;
 use App\Measure\Typed;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\Fields;
@@ -37,7 +38,7 @@ final readonly class TypedSettings
                 unset($settings[$key]);
             }
         }
-        $faults += ShopPolicy::faults(Fields::of($settings));
+        $faults += array_map(Speech::say(...), ShopPolicy::faults(Fields::of($settings)));
 
         return $faults === [] ? $settings : throw ValidationException::withMessages($faults);
     }

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Language\Speech;
 use Illuminate\Support\Arr;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Policy\PolicySettings;
 use MillStep\Core\Policy\ShopPolicy;
 use MillStep\Core\Reference\TapType;
@@ -89,7 +91,7 @@ final class WorkshopFaults
         foreach (['machines' => 'slug', 'cribs' => 'slug', 'materials' => 'key'] as $list => $key) {
             foreach (array_count_values(array_column($file[$list] ?? [], $key)) as $name => $times) {
                 if ($times > 1) {
-                    $faults[] = ['where' => "/$list", 'what' => "The $key \"$name\" stands here $times times; each needs one of its own."];
+                    $faults[] = ['where' => "/$list", 'what' => Speech::say('fault.file.twice', ['key' => $key, 'name' => (string) $name, 'count' => $times])];
                 }
             }
         }
@@ -98,7 +100,7 @@ final class WorkshopFaults
             foreach (array_diff($machine['cribs'] ?? [], $known) as $crib) {
                 $faults[] = [
                     'where' => "/machines/$index/cribs",
-                    'what' => "No crib is called \"$crib\", neither in this file nor in the shop.",
+                    'what' => Speech::say('fault.file.no_crib', ['crib' => (string) $crib]),
                 ];
             }
         }
@@ -117,7 +119,7 @@ final class WorkshopFaults
             try {
                 SaveMachine::judge($machine);
             } catch (InvalidInput $fault) {
-                $faults[] = ['where' => "/machines/$index/{$fault->field}", 'what' => $fault->getMessage()];
+                $faults[] = ['where' => "/machines/$index/{$fault->field}", 'what' => Speech::say($fault->says)];
             }
         }
 
@@ -137,19 +139,22 @@ final class WorkshopFaults
                 $where = "/cribs/$i/tools/$j";
                 $name = $tool['kind'].' '.$tool['designation'].' '.($tool['edge'] ?? 'normal');
                 if (isset($seen[$name])) {
-                    $faults[] = ['where' => $where, 'what' => "The crib has {$tool['kind']} \"{$tool['designation']}\" twice."];
+                    $faults[] = ['where' => $where, 'what' => Speech::say(
+                        'fault.file.tool_twice',
+                        ['kind' => $tool['kind'], 'name' => $tool['designation']],
+                    )];
                 }
                 $seen[$name] = true;
                 if ($tool['kind'] === 'tap' && ! isset(TapType::all()[$tool['type'] ?? ''])) {
-                    $faults[] = ['where' => "$where/type", 'what' => 'A tap is one of '.implode(', ', array_keys(TapType::all())).'.'];
+                    $faults[] = ['where' => "$where/type", 'what' => Speech::say('core.workshop.which_tap', ['known' => array_keys(TapType::all())])];
                 }
                 if (in_array($tool['kind'], ['drill', 'reamer', 'parallel'], true) && ! isset($tool['diameter_mm'])) {
-                    $faults[] = ['where' => $where, 'what' => "A {$tool['kind']} needs its diameter_mm."];
+                    $faults[] = ['where' => $where, 'what' => Speech::say('fault.file.needs_diameter', ['kind' => $tool['kind']])];
                 }
                 try {
                     isset($tool['thread']) && ThreadTable::shipped()->get($tool['thread']);
                 } catch (InvalidInput $fault) {
-                    $faults[] = ['where' => "$where/thread", 'what' => $fault->getMessage()];
+                    $faults[] = ['where' => "$where/thread", 'what' => Speech::say($fault->says)];
                 }
             }
         }
@@ -168,7 +173,7 @@ final class WorkshopFaults
             try {
                 Material::fromFields(Fields::of($row));
             } catch (InvalidInput $fault) {
-                $faults[] = ['where' => "/materials/$index/{$fault->field}", 'what' => $fault->getMessage()];
+                $faults[] = ['where' => "/materials/$index/{$fault->field}", 'what' => Speech::say($fault->says)];
             }
         }
 
@@ -184,7 +189,7 @@ final class WorkshopFaults
         $faults = ShopPolicy::faults(Fields::of($file['policy'] ?? []));
 
         return array_map(
-            static fn (string $key, string $what): array => ['where' => "/policy/$key", 'what' => $what],
+            static fn (string $key, Message $what): array => ['where' => "/policy/$key", 'what' => Speech::say($what)],
             array_keys($faults),
             $faults,
         );

@@ -16,7 +16,7 @@ function compute(string $operation, array $input): array
     try {
         return json_decode(json_encode(Operations::compute($operation, $input), JSON_THROW_ON_ERROR), true);
     } catch (CoreException $fault) {
-        return ['error' => $fault->toArray()];
+        return ['error' => json_decode(json_encode($fault->toArray(), JSON_THROW_ON_ERROR), true)];
     }
 }
 

@@ -13,25 +13,28 @@ const others = import.meta.glob<Words>(['./*/locale/*.json', '!./*/locale/en.jso
 function merge(into: Words, from: Words): Words {
   for (const [key, value] of Object.entries(from)) {
     const known = into[key];
-    into[key] =
-      typeof value === 'object' ? merge(typeof known === 'object' ? known : {}, value) : value;
+    into[key] = typeof value === 'object' ? merge(typeof known === 'object' ? known : {}, value) : value;
   }
   return into;
 }
 
 export const i18n = createI18n({
   legacy: false,
-  locale: 'en',
-  fallbackLocale: 'en',
-  messages: { en: Object.values(english).reduce<Words>(merge, {}) },
+  locale: 'en-GB',
+  fallbackLocale: 'en-GB',
+  messages: { 'en-GB': Object.values(english).reduce<Words>(merge, {}) },
   missingWarn: false,
   fallbackWarn: false,
 });
 
-/** The language as a browser's formatter wants it: British dates in English. */
-export function formatLocale(language: string = i18n.global.locale.value): string {
-  return language === 'en' ? 'en-GB' : language;
-}
+/** A language as the browser's formatters want it: British dates in English. */
+const TAGS: Record<Language, string> = { en: 'en-GB', es: 'es' };
+
+/** How numbers, dates and lists are written now. */
+export const formatLocale = (): string => i18n.global.locale.value;
+
+/** The language that is spoken now. */
+export const spoken = (): Language => LANGUAGES.find((each) => TAGS[each] === i18n.global.locale.value) ?? 'en';
 
 function isLanguage(language: string | null | undefined): language is Language {
   return LANGUAGES.includes(language as Language);
@@ -49,12 +52,13 @@ export function languageOfBrowser(): Language {
 /** Speaks a language from now on; what is not known stays as it is. */
 export async function speak(language: string | null | undefined, keep = true): Promise<void> {
   if (!isLanguage(language)) return;
-  if (language !== 'en' && !i18n.global.availableLocales.includes(language as 'en')) {
+  const tag = TAGS[language] as 'en-GB';
+  if (!i18n.global.availableLocales.includes(tag)) {
     const files = Object.entries(others).filter(([path]) => path.endsWith(`/${language}.json`));
     const rooms = await Promise.all(files.map(([, load]) => load()));
-    i18n.global.setLocaleMessage(language as 'en', rooms.reduce<Words>(merge, {}));
+    i18n.global.setLocaleMessage(tag, rooms.reduce<Words>(merge, {}));
   }
-  i18n.global.locale.value = language as 'en';
+  i18n.global.locale.value = tag;
   document.documentElement.lang = language;
   if (keep) localStorage.setItem(KEPT, language);
 }

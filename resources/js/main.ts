@@ -5,9 +5,10 @@ import { VueQueryPlugin } from '@tanstack/vue-query';
 import { createApp } from 'vue';
 import App from './App.vue';
 import { queryClient } from './api/queries';
-import { i18n } from './i18n';
+import { i18n, languageOfBrowser, speak } from './i18n';
 import { router } from './router';
 import { applyTheme } from './ui/useTheme';
 
 applyTheme();
+void speak(languageOfBrowser(), false);
 createApp(App).use(i18n).use(router).use(VueQueryPlugin, { queryClient }).mount('#app');

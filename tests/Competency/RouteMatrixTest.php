@@ -12,7 +12,7 @@ use Illuminate\Support\Facades\Route;
 /** Who may call each route at all; what they may do with somebody else's things is tested where those things are. */
 const WHO = [
     'everybody' => [
-        'GET assessment/attempts/{attempt}', 'DELETE people/session', 'PATCH people/me',
+        'GET assessment/attempts/{attempt}', 'DELETE people/session', 'PATCH people/me', 'PUT people/me/password',
         'GET people/me/sessions', 'DELETE people/me/sessions/{name}', 'POST people/me/second-factor', 'PUT people/me/second-factor',
         'DELETE people/me/second-factor', 'POST measure/size',
         'GET learning/lessons/{code}', 'PUT learning/progress/{progress}/steps/{step}',

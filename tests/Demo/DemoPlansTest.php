@@ -35,8 +35,7 @@ it('holds a plan that can be made for every part, and nothing of it has changed 
 });
 
 it('has words for every operation, field, figure and setting that a plan can show', function (): void {
-    $words = json_decode((string) file_get_contents(resource_path('js/locales/en.json')), true);
-    $has = fn (string $key): bool => is_string(data_get($words, $key));
+    $has = fn (string $key): bool => App\Language\Sentences::in('en')->template($key) !== null;
     $wanted = [];
     foreach (demo_plans() as ['answer' => $answer]) {
         foreach ($answer['plan']['operations'] ?? [] as $step) {

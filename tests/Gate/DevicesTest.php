@@ -128,7 +128,7 @@ it('is slowed by the guesses that were counted, not by what a request knew when 
         hold_badge($this, "GUESS-$n");
     }
     expect(fn () => app(App\Gate\ReadBadge::class)($stale, ['id' => fake_uuid(), 'intent' => 'start', 'badge' => 'GUESS-6']))
-        ->toThrow(App\Support\Refusal::class, 'Too many unknown badges');
+        ->toThrow(App\Support\Refusal::class, 'refused.slowed');
 });
 
 it('counts a companion\'s badge that nobody has as a guess too', function (): void {

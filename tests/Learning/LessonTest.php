@@ -29,7 +29,8 @@ it('computes its figures for this machine, crib and part', function (): void {
 
 it('says what the crib lacks instead of making a figure up', function (): void {
     App\Workshop\Tool::query()->where('designation', '9')->delete();
-    expect($this->getJson('/api/learning/lessons/C6')->assertOk()->json())->fault->toContain('no 9 mm drill')->figures->toBe([]);
+    $lesson = $this->getJson('/api/learning/lessons/C6')->assertOk()->json();
+    expect(in_words($lesson['fault']))->toContain('no 9 mm drill')->and($lesson['figures'])->toBe([]);
 });
 
 it('follows the shop\'s policy', function (): void {

@@ -35,13 +35,13 @@ it('plans with this machine\'s speeds, this crib\'s drills and the policy in for
             ->assertOk()
             ->assertJson([
                 'plan' => ['ready' => true],
-                'heading' => ['what' => 'clearance for M8x1.25 through', 'material' => 'Mild steel'],
+                'heading' => ['what' => ['code' => 'planning.hole.through'], 'material' => ['code' => 'workshop.material.mild_steel']],
             ]),
     );
     expect($steps['pilot'])
         ->toMatchArray(['diameter_mm' => 2, 'rpm' => 1400, 'setting' => 'belt 4'])
         ->and($steps['drill'])
-        ->toMatchArray(['diameter_mm' => 9, 'rpm' => 500, 'reading_mm' => 12, 'scale' => '12 mm']);
+        ->toMatchArray(['diameter_mm' => 9, 'rpm' => 500, 'reading_mm' => 12, 'scale_reading' => '12 mm']);
     Policy::query()->create(['settings' => ['pilot_school' => 'single', 'clearance_fit' => 'loose'], 'in_force_from' => now()]);
     $steps = steps(want($this));
     expect($steps)->not->toHaveKey('pilot')->and($steps['drill']['diameter_mm'])->toEqual(10);
@@ -53,7 +53,8 @@ it('takes sizes as they are said, in the units of the person who says them', fun
         ['purpose' => 'tapped', 'size' => 'm8 x 1.25', 'thickness' => '1 in', 'through' => false, 'depth' => '3/8'],
     )->assertOk();
     expect(array_column($plan->json('plan.operations'), 'kind'))->toContain('tap', 'countersink');
-    expect(want($this, ['purpose' => 'reamed', 'size' => '8 H7', 'thickness' => '20'])->json('heading.what'))->toBe('⌀8 H7 reamed through');
+    expect(in_words(want($this, ['purpose' => 'reamed', 'size' => '8 H7', 'thickness' => '20'])->json('heading.what')))
+        ->toBe('⌀ 8 mm H7 reamed through');
     $this->actingAs($this->person(Role::Learner, ['units' => 'in']));
     expect(
         steps(want($this, ['purpose' => 'plain', 'size' => '.25', 'thickness' => '.5', 'machine' => 'inch-lathe']))['drill'],
@@ -62,7 +63,7 @@ it('takes sizes as they are said, in the units of the person who says them', fun
 
 it('lays other cribs beside the machine when they are chosen', function (): void {
     expect(
-        implode(want($this, ['purpose' => 'plain', 'size' => '9.2'])->assertJson(['plan' => ['ready' => false]])->json('plan.missing')),
+        in_words(want($this, ['purpose' => 'plain', 'size' => '9.2'])->assertJson(['plan' => ['ready' => false]])->json('plan.missing')),
     )->toContain('nearest is 9');
     want($this, ['purpose' => 'plain', 'size' => '9.2', 'cribs' => ['metric-tenth']])->assertJson([
         'plan' => ['ready' => true],
@@ -74,7 +75,7 @@ it('lays other cribs beside the machine when they are chosen', function (): void
 
 it('says what this machine lacks', function (): void {
     expect(
-        implode(want($this, ['machine' => 'floor-drill', 'purpose' => 'plain', 'size' => '5'])->assertOk()->json('plan.missing')),
+        in_words(want($this, ['machine' => 'floor-drill', 'purpose' => 'plain', 'size' => '5'])->assertOk()->json('plan.missing')),
     )->toContain('out of service');
 });
 

@@ -74,8 +74,8 @@ it('plans a batch by this lathe\'s dial, and bars for a class from what is in st
     $answer = turn($this, ['learners' => 9])->assertOk()->json();
     expect($answer['plan']['batch'])
         ->toMatchArray(['count' => 6, 'dial_divisions' => 284])
-        ->and($answer['heading']['what'])
-        ->toBe('6 pieces, ⌀26 × 5 mm, clearance for M8x1.25 through')
+        ->and(in_words($answer['heading']['what']))
+        ->toBe('6 pieces, ⌀ 26 mm × 5 mm, clearance for M8x1.25 through')
         ->and($answer['bars'])
         ->toMatchArray(['learners' => 9])
         ->and($answer['bars']['stock'])
@@ -86,7 +86,7 @@ it('plans a batch by this lathe\'s dial, and bars for a class from what is in st
 });
 
 it('says when the bar is too long to stand alone, and takes an allowance of nothing', function (): void {
-    expect(implode(turn($this, ['count' => 20])->json('plan.missing')))->toContain('needs support');
+    expect(in_words(turn($this, ['count' => 20])->json('plan.missing')))->toContain('needs support');
     expect(
         turn($this, ['cleanup' => '0', 'facing' => '0', 'jaw_clearance' => '0'])->json('plan.batch.move_mm'),
     )->toEqualWithDelta(276 * 0.0254, 1e-9);

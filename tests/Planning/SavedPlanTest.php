@@ -31,7 +31,7 @@ it('keeps a plan under its name, once however often it is sent', function (): vo
             'name' => 'Corner hole',
             'part' => 'Foot plate',
             'ready' => true,
-            'what' => 'clearance for M8x1.25 through',
+            'what' => ['code' => 'planning.hole.through'],
             'since' => ['count' => 0],
         ]);
     keep($this, $id, ['name' => 'Corner holes'])->assertOk();

@@ -32,7 +32,7 @@ it('writes a machine down as its form has it, lengths as they are typed', functi
         ->assertOk();
     expect(
         array_column($plan->json('plan.operations'), null, 'kind')['drill'],
-    )->toMatchArray(['rpm' => 600, 'setting' => 'middle', 'scale' => '1/2 in']);
+    )->toMatchArray(['rpm' => 600, 'setting' => 'middle', 'scale_reading' => '1/2 in']);
     $this->postJson('/api/workshop/machines', PRESS)->assertCreated()->assertJson(['slug' => 'second-drill-press-2']);
 });
 

@@ -110,7 +110,7 @@ it('refuses what a schema cannot see, all of it at once', function (): void {
         'No crib is called "nowhere"',
         'speeds_rpm',
         'max_rpm',
-        'A tap is one of',
+        'Say which kind of tap',
         '"M99" is no thread',
         'needs its diameter_mm',
         'twice',

@@ -6,12 +6,13 @@ namespace App\Competency\Events;
 
 use App\Support\HappensAfterCommit;
 use Illuminate\Foundation\Events\Dispatchable;
+use MillStep\Core\Border\Message;
 
 final readonly class LedgerBroken implements HappensAfterCommit
 {
     use Dispatchable;
 
-    public function __construct(public string $what)
+    public function __construct(public Message $what)
     {
     }
 

@@ -50,14 +50,14 @@ final class LessonResource extends JsonResource
         ];
     }
 
-    /** @return array{figures: object, drawing: array<string, mixed>|null, fault: string|null} */
+    /** @return array{figures: object, drawing: array<string, mixed>|null, fault: array<string, mixed>|null} */
     private function figures(): array
     {
         try {
             $hole = app(LessonFigures::class)->hole($this->lesson);
         } catch (CoreException $fault) {
             // The lesson is still worth reading; what cannot be computed says why.
-            return ['figures' => (object) [], 'drawing' => null, 'fault' => $fault->getMessage()];
+            return ['figures' => (object) [], 'drawing' => null, 'fault' => $fault->says->toArray()];
         }
 
         return $hole === null ? ['figures' => (object) [], 'drawing' => null, 'fault' => null] : [

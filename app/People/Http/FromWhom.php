@@ -26,13 +26,10 @@ final class FromWhom
         if ($user instanceof User && self::isCommand($request)) {
             $from = $request->header(self::HEADER);
             if (! is_string($from)) {
-                throw Refusal::because('from_missing', 'The request does not say whom it is from ('.self::HEADER.').');
+                throw Refusal::because('from_missing', ['header' => self::HEADER]);
             }
             if ($from !== (string) $user->id) {
-                throw Refusal::because(
-                    'another_person',
-                    "This was entered by somebody else; {$user->name} is signed in now. Nothing was written.",
-                );
+                throw Refusal::because('another_person', ['name' => $user->name]);
             }
         }
 

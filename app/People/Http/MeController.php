@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\People\Http;
 
+use App\Language\Sentences;
 use App\People\User;
 use App\Workshop\Policy;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 
 final class MeController
 {
@@ -25,7 +27,11 @@ final class MeController
 
     public function update(Request $request, #[CurrentUser] User $user): PersonResource
     {
-        $user->update($request->validate(['units' => ['required', 'in:mm,in']]));
+        $user->update($request->validate([
+            'name' => ['sometimes', 'required', 'string', 'max:80'],
+            'units' => ['sometimes', 'required', 'in:mm,in'],
+            'language' => ['sometimes', 'required', Rule::in(Sentences::LANGUAGES)],
+        ]));
 
         return new PersonResource($user);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Http;
 
+use App\Language\Speech;
 use App\People\GoodPassword;
 use App\People\User;
 use Illuminate\Http\Request;
@@ -35,7 +36,7 @@ final class PasswordResetController
             string $password): void {
             $fault = (new GoodPassword([$user->name, $user->email]))->fault($password);
             if ($fault !== null) {
-                throw ValidationException::withMessages(['password' => $fault]);
+                throw ValidationException::withMessages(['password' => Speech::say($fault)]);
             }
             // Whoever knew the old one is out everywhere.
             DB::transaction(static function () use ($user, $password): void {
@@ -45,6 +46,6 @@ final class PasswordResetController
         });
 
         return $status === Password::PASSWORD_RESET ? response()->noContent()
-            : throw ValidationException::withMessages(['token' => 'This link has been used or is over an hour old. Ask for a new one.']);
+            : throw Speech::fault('token', 'link_over');
     }
 }

@@ -33,6 +33,7 @@ final class PersonResource extends JsonResource
             },
             'role' => $this->role->value,
             'units' => $this->units,
+            'language' => $this->language,
         ];
     }
 }

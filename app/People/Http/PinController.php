@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Http;
 
+use App\Language\Speech;
 use App\People\OwnPassword;
 use App\People\Pin;
 use App\People\User;
@@ -21,9 +22,9 @@ final class PinController
             'password' => ['required', 'string', 'max:255'],
             'pin' => ['required', 'string', 'regex:/^\d{4,12}$/', 'not_regex:/^(\d)\1+$/', 'not_in:1234,12345,123456'],
         ], [
-            'pin.regex' => 'The PIN must be 4 to 12 digits.',
-            'pin.not_regex' => 'Not the same digit over and over.',
-            'pin.not_in' => 'Not the digits in a row.',
+            'pin.regex' => Speech::say('fault.pin.digits'),
+            'pin.not_regex' => Speech::say('fault.pin.same_digit'),
+            'pin.not_in' => Speech::say('fault.pin.in_a_row'),
         ]);
         $password->check($user, $given['password']);
         $pin->change($user, $given['pin']);

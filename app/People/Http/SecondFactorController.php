@@ -43,11 +43,7 @@ final class SecondFactorController
         $request->validate(['password' => ['required', 'string', 'max:255']]);
         $this->password->check($user, $request->string('password')->value());
         if (Policy::inForce()->secondFactorRequired && $user->teaches()) {
-            throw Refusal::because(
-                'second_factor_required',
-                'This shop\'s policy asks for a second factor of whoever teaches. To move it to another phone, '
-                    .'ask the shop lead to take it away.',
-            );
+            throw Refusal::because('second_factor_required');
         }
         $this->factor->takeAway($user);
 

@@ -24,10 +24,7 @@ final class SecondFactorFirst
         $user = Auth::guard('web')->user();
         $first = $user instanceof User && $user->teaches() && $request->is('api/*') && ! $request->is(...self::BEFORE);
         if ($first && SecondFactor::isWantedOf($user)) {
-            throw Refusal::forbidden(
-                'second_factor_wanted',
-                'This shop asks for a second factor. Set it up under your name first; it takes a minute.',
-            );
+            throw Refusal::forbidden('second_factor_wanted');
         }
 
         return $next($request);

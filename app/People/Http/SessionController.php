@@ -56,7 +56,7 @@ final class SessionController
             ? null
             : User::query()->where('active', true)->find($asked['user']);
         if ($asked === null || $user === null || ! hash_equals($asked['password'], hash('sha256', $user->password))) {
-            throw Refusal::because('sign_in_again', 'That took too long. Enter your address and password again.');
+            throw Refusal::because('sign_in_again');
         }
         $factor->spend($user, $request->string('code')->value());
 

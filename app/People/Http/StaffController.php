@@ -32,7 +32,7 @@ final class StaffController
     public function takeSecondFactorAway(User $person, SecondFactor $factor, #[CurrentUser] User $user): StaffResource
     {
         if ($person->is($user)) {
-            throw Refusal::forbidden('own_account', 'Turn your own second factor off under your name, with your password.');
+            throw Refusal::forbidden('own_account', says: 'own_second_factor');
         }
         $factor->takeAway($person);
 

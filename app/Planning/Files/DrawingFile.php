@@ -4,22 +4,15 @@ declare(strict_types=1);
 
 namespace App\Planning\Files;
 
-use MillStep\Core\Border\Length;
+use App\Language\Sentences;
 use MillStep\Core\Planning\Drawing\Text;
 
-/** What drawing files share: how a length is written in somebody's units. */
+/** What drawing files share: its words in somebody's language and units. */
 final class DrawingFile
 {
-    /** @param  'mm'|'in'  $units */
-    public static function words(Text $text, string $units): string
+    public static function words(Text $text, Sentences $says): string
     {
-        return $text->lengthMm === null ? $text->before : $text->before.self::length($text->lengthMm, $units);
-    }
-
-    /** @param  'mm'|'in'  $units */
-    public static function length(float $mm, string $units): string
-    {
-        return $units === 'in' ? number_format(Length::mm($mm)->inInches(), 3, '.', '').' in' : self::plain($mm).' mm';
+        return $says->say($text->before).($text->lengthMm === null ? '' : $says->length($text->lengthMm, 2));
     }
 
     public static function plain(float $mm, int $digits = 2): string

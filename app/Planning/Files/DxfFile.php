@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Planning\Files;
 
+use App\Language\Sentences;
+use Illuminate\Support\Str;
 use MillStep\Core\Planning\Drawing\Circle;
 use MillStep\Core\Planning\Drawing\Drawing;
 use MillStep\Core\Planning\Drawing\Path;
@@ -19,8 +21,7 @@ final class DxfFile
         'FAULT' => 1, 'DIMENSION' => 8, 'TEXT' => 7,
     ];
 
-    /** @param  'mm'|'in'  $units  of the dimensions' words */
-    public static function of(Drawing $drawing, string $units): string
+    public static function of(Drawing $drawing, Sentences $says): string
     {
         $lines = [
             '0', 'SECTION', '2', 'HEADER', '9', '$ACADVER', '1', 'AC1009', '9', '$EXTMIN', '10',
@@ -47,7 +48,7 @@ final class DxfFile
                     '40',
                     self::n($shape->radius),
                 ],
-                default => self::text($shape, $drawing->textMm, $units),
+                default => self::text($shape, $drawing->textMm, $says),
             });
         }
         array_push($lines, '0', 'ENDSEC', '0', 'EOF');
@@ -81,14 +82,11 @@ final class DxfFile
         return $lines;
     }
 
-    /**
-     * @param  'mm'|'in'  $units
-     * @return list<string>
-     */
-    private static function text(Text $text, float $height, string $units): array
+    /** @return list<string> */
+    private static function text(Text $text, float $height, Sentences $says): array
     {
         // R12 knows plain letters only; %%c is its sign for a diameter.
-        $words = str_replace(['⌀ ', '⌀', '×', '°'], ['%%c', '%%c', 'x', '%%d'], DrawingFile::words($text, $units));
+        $words = Str::ascii(str_replace(['⌀ ', '⌀', '×', '°'], ['%%c', '%%c', 'x', '%%d'], DrawingFile::words($text, $says)));
 
         return ['0', 'TEXT', '8', 'TEXT', '10', self::n($text->x), '20', self::n($text->y), '40', self::n($height), '1', $words, '50',
             $text->upright ? '90' : '0',

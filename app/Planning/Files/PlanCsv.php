@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning\Files;
 
+use App\Language\Sentences;
 use App\Planning\Planned;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Planning\Layout\LayoutHole;
@@ -16,9 +17,10 @@ final class PlanCsv
 {
     private const BYTE_ORDER_MARK = "\u{FEFF}";
 
-    public static function of(Planned $planned): string
+    public static function of(Planned $planned, Sentences $says): string
     {
-        $rows = $planned->result instanceof LayoutResult ? self::layout($planned->result) : self::sequence($planned->result->operations);
+        $rows = $planned->result instanceof LayoutResult ? self::layout($planned->result)
+            : self::sequence($planned->result->operations, $says);
         $stream = fopen('php://temp', 'r+');
         if ($stream === false) {
             throw new \RuntimeException('No memory for the file.');
@@ -59,19 +61,19 @@ final class PlanCsv
      * @param  list<PlanStep>  $steps
      * @return list<list<string>>
      */
-    private static function sequence(array $steps): array
+    private static function sequence(array $steps, Sentences $says): array
     {
         return [
             [
-                'step', 'kind', 'tool', 'diameter_mm', 'rpm', 'setting', 'feed_mm_rev', 'total_depth_mm', 'scale',
-                'dial', 'times', 'lubricant', 'time_s', 'why', 'cautions',
+                'step', 'kind', 'tool', 'diameter_mm', 'rpm', 'setting', 'feed_mm_rev', 'total_depth_mm', 'scale_reading',
+                'dial_reading', 'times', 'lubricant', 'time_s', 'why', 'cautions',
             ],
             ...array_map(static fn (PlanStep $step, int $index): array => [
-                (string) ($index + 1), $step->kind, $step->tool, self::mm($step->diameter), self::number($step->rpm, 0),
-                $step->setting ?? '', self::number($step->feedMmRev, 3), self::mm($step->totalDepth),
-                $step->scale ?? '', $step->dial ?? '',
-                (string) ($step->repeat ?? ''), $step->lubricant ?? '', self::number($step->timeS, 0), $step->why,
-                implode(' ', $step->cautions),
+                (string) ($index + 1), $step->kind, $says->say($step->tool), self::mm($step->diameter), self::number($step->rpm, 0),
+                $says->say($step->setting ?? ''), self::number($step->feedMmRev, 3), self::mm($step->totalDepth),
+                $step->scaleReading ?? '', $says->say($step->dialReading ?? ''),
+                (string) ($step->repeat ?? ''), $says->say($step->lubricant ?? ''), self::number($step->timeS, 0),
+                implode(' ', array_map($says->say(...), $step->why)), implode(' ', array_map($says->say(...), $step->cautions)),
             ], $steps, array_keys($steps)),
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning\Files;
 
+use App\Language\Sentences;
 use MillStep\Core\Planning\Drawing\Circle;
 use MillStep\Core\Planning\Drawing\Drawing;
 use MillStep\Core\Planning\Drawing\Path;
@@ -18,8 +19,7 @@ final class SvgFile
 
     private const DASHES = ['centre' => '6 1.2 1 1.2', 'hidden' => '2.4 1.2'];
 
-    /** @param  'mm'|'in'  $units  of the dimensions */
-    public static function of(Drawing $drawing, string $units): string
+    public static function of(Drawing $drawing, Sentences $says): string
     {
         $width = $drawing->maxX - $drawing->minX;
         $height = $drawing->maxY - $drawing->minY;
@@ -32,7 +32,7 @@ final class SvgFile
                 self::n($shape->radius),
                 self::stroke($shape->style),
             ),
-            default => self::text($shape, $drawing->textMm, $units),
+            default => self::text($shape, $drawing->textMm, $says),
         }, $drawing->shapes);
 
         return sprintf(
@@ -56,8 +56,7 @@ final class SvgFile
         return sprintf('<%s points="%s" %s%s/>', $path->closed ? 'polygon' : 'polyline', $points, self::stroke($path->style), $fill);
     }
 
-    /** @param  'mm'|'in'  $units */
-    private static function text(Text $text, float $height, string $units): string
+    private static function text(Text $text, float $height, Sentences $says): string
     {
         $turn = $text->upright ? sprintf(' transform="rotate(-90 %s %s)"', self::n($text->x), self::n(-$text->y)) : '';
 
@@ -68,7 +67,7 @@ final class SvgFile
             self::n($height),
             $text->anchor,
             $turn,
-            htmlspecialchars(DrawingFile::words($text, $units), ENT_XML1 | ENT_QUOTES),
+            htmlspecialchars(DrawingFile::words($text, $says), ENT_XML1 | ENT_QUOTES),
         );
     }
 

@@ -15,6 +15,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Plan\PlanChanges;
 
 final class PlanController
@@ -74,7 +75,7 @@ final class PlanController
 
         return new JsonResponse([
             'plans' => array_map(static fn (Plan $plan): array => PlanResource::entry($plan, $user), $plans),
-            'headings' => array_column($answers, 'heading'),
+            'headings' => Message::read(array_column($answers, 'heading')),
             'changes' => PlanChanges::between($answers[0]['plan'], $answers[1]['plan'])->toArray(),
         ]);
     }

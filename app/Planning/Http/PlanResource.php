@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning\Http;
 
+use App\Language\Speech;
 use App\People\User;
 use App\Planning\Attachment;
 use App\Planning\Plan;
@@ -12,6 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\CoreException;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Plan\PlanChanges;
 
 /** A saved plan: as it was asked for, as it comes out now, and what differs from when it was saved. */
@@ -51,7 +53,7 @@ final class PlanResource extends JsonResource
             'id' => $plan->id,
             'name' => $plan->name,
             'kind' => $plan->kind->value,
-            'what' => $plan->answer['heading']['what'] ?? '',
+            'what' => Message::read($plan->answer['heading']['what'] ?? ''),
             'machine' => $plan->answer['heading']['machine'] ?? null,
             'ready' => $plan->answer['plan']['ready'] ?? $plan->answer['layout']['ready'] ?? false,
             'part' => $plan->part?->name,
@@ -66,7 +68,9 @@ final class PlanResource extends JsonResource
     {
         try {
             return [$this->plan->planNow(), null];
-        } catch (CoreException|ValidationException $fault) {
+        } catch (CoreException $fault) {
+            return [null, Speech::say($fault->says)];
+        } catch (ValidationException $fault) {
             return [null, $fault->getMessage()];
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning\Http;
 
+use App\Language\Speech;
 use App\People\User;
 use App\Planning\Files\DxfFile;
 use App\Planning\Files\PlanCsv;
@@ -30,7 +31,7 @@ final class PlannerController
         $questions = $planned->questions() ?? abort(404);
 
         return new JsonResponse([
-            'heading' => $planned->heading,
+            'heading' => $planned->heading(),
             'questions' => $questions->all(),
             'operations' => $questions->shown(),
             'missing' => $planned->toArray()['plan']['missing'],
@@ -58,11 +59,12 @@ final class PlannerController
         abort_unless(in_array($format, ['svg', 'dxf', 'csv'], true), 404);
         $planned = self::planned($request, $kind, $user);
         $drawing = $planned->drawing;
+        $says = Speech::of($request);
         [$content, $type] = match (true) {
-            $format === 'csv' => [PlanCsv::of($planned), 'text/csv; charset=UTF-8'],
-            $drawing === null => abort(404, 'There is nothing to draw yet.'),
-            $format === 'svg' => [SvgFile::of($drawing, $user->units), 'image/svg+xml'],
-            default => [DxfFile::of($drawing, $user->units), 'application/dxf'],
+            $format === 'csv' => [PlanCsv::of($planned, $says), 'text/csv; charset=UTF-8'],
+            $drawing === null => abort(404),
+            $format === 'svg' => [SvgFile::of($drawing, $says), 'image/svg+xml'],
+            default => [DxfFile::of($drawing, $says), 'application/dxf'],
         };
 
         return new Response(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning\Wanted;
 
+use App\Language\Speech;
 use App\Measure\Typed;
 use App\Workshop\Crib;
 use App\Workshop\Machine;
@@ -11,6 +12,7 @@ use App\Workshop\MaterialRow;
 use App\Workshop\Policy;
 use App\Workshop\ToolsAtHand;
 use Illuminate\Validation\ValidationException;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Hole\HoleRequest;
 
 /** The machine, the cribs, the material and the policy that a sequence is planned for. */
@@ -44,16 +46,10 @@ final readonly class AtMachine
             : Crib::query()->with('tools')->whereIn('slug', $request['cribs'])->orderBy('id')->get();
         $tools = ToolsAtHand::of($chosen);
         if ($machine->speeds() === null) {
-            throw ValidationException::withMessages([
-                'machine' => "{$machine->name} has no spindle speeds on record, so nothing can be planned for it. Add them in the "
-                    .'workshop, or choose another machine.',
-            ]);
+            throw Speech::fault('machine', 'no_speeds', ['machine' => $machine->name]);
         }
         if (! $tools->hasDrills()) {
-            throw ValidationException::withMessages([
-                'cribs' => 'There is no drill that is fit to use in what was chosen. Choose a crib with drills, or look after their '
-                    .'condition in the workshop.',
-            ]);
+            throw Speech::fault('cribs', 'no_drills');
         }
 
         return new self($machine, $tools, $chosen->pluck('name')->implode(', '), (string) $request['material']);
@@ -73,13 +69,13 @@ final readonly class AtMachine
         ];
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, Message|string> */
     public function heading(): array
     {
         return [
             'machine' => $this->machine->name,
             'cribs' => $this->cribNames,
-            'material' => MaterialRow::everything()[$this->material]->name ?? $this->material,
+            'material' => MaterialRow::of($this->material)?->word() ?? $this->material,
         ];
     }
 

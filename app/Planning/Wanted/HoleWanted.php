@@ -75,7 +75,7 @@ final readonly class HoleWanted implements Wanted
             PlanKind::Hole,
             $result,
             SectionDrawing::of($result, $wanted->thickness->inMm(), $through),
-            [...$at->heading(), 'what' => $wanted->hole->words()],
+            [...$at->heading(), 'what' => $wanted->hole->describe()],
             $wanted->machine,
         );
     }

@@ -11,6 +11,7 @@ use App\Workshop\Bar;
 use Illuminate\Validation\Rule;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Lathe\LatheSupport;
 use MillStep\Core\Planning\Plan\BatchDrawing;
 use MillStep\Core\Planning\Plan\LathePlan;
@@ -82,7 +83,7 @@ final readonly class LatheWanted implements Wanted
             PlanKind::Lathe,
             $result,
             BatchDrawing::of($wanted, $result),
-            [...$at->heading(), 'what' => $this->words($wanted)],
+            [...$at->heading(), 'what' => self::describe($wanted)],
             $wanted->machine,
             ['bars' => $this->bars($result)?->toArray()],
         );
@@ -116,13 +117,15 @@ final readonly class LatheWanted implements Wanted
         );
     }
 
-    private function words(LathePlan $wanted): string
+    private static function describe(LathePlan $wanted): Message
     {
-        return implode(', ', array_filter([
-            $wanted->count > 1 ? "{$wanted->count} pieces" : null,
-            sprintf('⌀%.6g × %.6g mm', ($wanted->outside ?? $wanted->bar)->inMm(), $wanted->thickness->inMm()),
-            $wanted->bore?->words(),
-            $wanted->supportCentre ? 'centre to carry' : null,
-        ], is_string(...)));
+        return Message::of('planning.batch', ['list' => array_values(array_filter([
+            $wanted->count > 1 ? Message::of('planning.pieces', ['count' => $wanted->count]) : null,
+            Message::of('planning.round', [
+                'diameter_mm' => ($wanted->outside ?? $wanted->bar)->inMm(), 'length_mm' => $wanted->thickness->inMm(),
+            ]),
+            $wanted->bore?->describe(),
+            $wanted->supportCentre ? Message::of('planning.centre_to_carry') : null,
+        ]))]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Planning\Wanted;
 
+use App\Language\Speech;
 use App\Measure\Typed;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
@@ -13,6 +14,7 @@ use App\Workshop\ToolsAtHand;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Layout\LayoutDrawing;
 use MillStep\Core\Planning\Layout\LayoutPlan;
 use MillStep\Core\Policy\ShopPolicy;
@@ -73,13 +75,12 @@ final readonly class LayoutWanted implements Wanted
         $result = $wanted->compute();
 
         return new Planned(PlanKind::Layout, $result, LayoutDrawing::of($wanted, $result), [
-            'what' => sprintf(
-                '%d holes ⌀%.6g on %.6g × %.6g mm',
-                $result->count,
-                $wanted->hole->inMm(),
-                $wanted->length->inMm(),
-                $wanted->width->inMm(),
-            ),
+            'what' => Message::of('planning.holes_on_plate', [
+                'count' => $result->count,
+                'hole_mm' => $wanted->hole->inMm(),
+                'length_mm' => $wanted->length->inMm(),
+                'width_mm' => $wanted->width->inMm(),
+            ]),
         ]);
     }
 
@@ -137,9 +138,7 @@ final readonly class LayoutWanted implements Wanted
     private function counts(array $fields): array
     {
         return array_map(
-            fn (string $field): int => $this->typed->text($field) === '' ? throw ValidationException::withMessages([
-                $field => 'Say how many.',
-            ]) : (int) $this->typed->text($field),
+            fn (string $field): int => $this->typed->text($field) === '' ? throw Speech::fault($field, 'how_many') : (int) $this->typed->text($field),
             $fields,
         );
     }
@@ -156,24 +155,18 @@ final readonly class LayoutWanted implements Wanted
             static fn (string $line): bool => $line !== '') as $number => $line) {
             $parts = preg_split('/\s*[;\t]\s*|\s*,\s+|\s+(?=[-\d.])/', $line) ?: [];
             if (count($parts) !== 2) {
-                throw ValidationException::withMessages([
-                    'points' => sprintf(
-                        'Line %d, "%s", is no point. Write x; y, one point a line.',
-                        $number + 1,
-                        mb_strimwidth($line, 0, 30, '…'),
-                    ),
-                ]);
+                throw Speech::fault('points', 'no_point', ['line' => $number + 1, 'said' => Message::quote($line, 30)]);
             }
             $typed = new Typed(['points' => $parts[0], 'y' => $parts[1]], $this->typed->units);
             try {
                 $points[] = ['x_mm' => $typed->coordinate('points'), 'y_mm' => $typed->coordinate('y')];
             } catch (ValidationException $fault) {
-                throw ValidationException::withMessages(['points' => sprintf('Line %d: %s', $number + 1, $fault->getMessage())]);
+                throw Speech::fault('points', 'point_line', ['line' => $number + 1, 'fault' => $fault->getMessage()]);
             }
         }
 
         return $points !== []
             ? $points
-            : throw ValidationException::withMessages(['points' => 'Write at least one point: x; y, one point a line.']);
+            : throw Speech::fault('points', 'no_points');
     }
 }

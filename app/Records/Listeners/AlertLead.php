@@ -17,7 +17,7 @@ final class AlertLead
     public function handle(LedgerBroken|BadgesGuessed $event): void
     {
         $event instanceof LedgerBroken
-            ? ($this->raise)('ledger_broken', ['what' => $event->what])
+            ? ($this->raise)('ledger_broken', ['what' => $event->what->toArray()])
             : ($this->raise)('badges_guessed', ['device' => $event->device, 'machine' => $event->machine, 'unknown' => $event->unknown]);
     }
 }

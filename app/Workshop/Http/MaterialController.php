@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop\Http;
 
+use App\Language\Speech;
 use App\Workshop\FreshKey;
 use App\Workshop\MaterialRow;
 use Closure;
@@ -39,7 +40,7 @@ final class MaterialController
         $request->validate(['name' => ['bail', 'required', 'string', static function (string $field, string $name,
             Closure $refuse) use ($names): void {
             if (in_array(Str::lower(trim($name)), $names, true)) {
-                $refuse("There is a material called \"$name\". Give this one another name, or write that one's own row.");
+                $refuse(Speech::say('fault.material_named', ['name' => $name]));
             }
         }]]);
         $key = FreshKey::of($request->string('name')->toString(), 'own', static fn (string $key): bool => isset($all[$key]), '_');
@@ -87,10 +88,17 @@ final class MaterialController
         $unsure = $material->ownRow
             ? []
             : array_filter(
-                array_map(static fn (string $column): ?string => Uncertainty::of('materials.csv', $material->key, $column), self::UNSURE),
-                is_string(...),
+                array_map(
+                    static fn (string $column): ?array => Uncertainty::of('materials.csv', $material->key, $column)?->toArray(),
+                    self::UNSURE,
+                ),
+                is_array(...),
             );
 
-        return [...$material->toFields(), 'own' => $material->ownRow, 'unsure' => (object) $unsure];
+        return [
+            ...$material->toFields(),
+            'word' => $material->word(), 'lubricant_word' => $material->lubricant->word(), 'avoid_word' => $material->avoid(),
+            'own' => $material->ownRow, 'unsure' => (object) $unsure,
+        ];
     }
 }

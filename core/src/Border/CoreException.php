@@ -19,7 +19,7 @@ abstract class CoreException extends \RuntimeException
 
     abstract public function errorCode(): string;
 
-    /** @return array{code: string, field: string|null, message: array{code: string, terms: array<string, mixed>}} */
+    /** @return array{code: string, field: string|null, message: array{code: string, terms: object}} */
     final public function toArray(): array
     {
         return ['code' => $this->errorCode(), 'field' => $this->field, 'message' => $this->says->toArray()];

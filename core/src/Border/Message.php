@@ -50,6 +50,26 @@ final readonly class Message implements \JsonSerializable
         return new self($this->code, [...$this->terms, ...$terms]);
     }
 
+    /**
+     * What crossed the border and came back, as it was: a message where there was one, in a list or in a message too.
+     */
+    public static function read(mixed $value): mixed
+    {
+        if (! is_array($value)) {
+            return $value;
+        }
+        if (array_keys($value) === ['code', 'terms'] && is_string($value['code']) && is_array($value['terms'])) {
+            $terms = [];
+            foreach ($value['terms'] as $name => $term) {
+                $terms[(string) $name] = self::read($term);
+            }
+
+            return new self($value['code'], $terms);
+        }
+
+        return array_map(self::read(...), $value);
+    }
+
     /** What somebody typed, shortened so that an answer does not grow with its question. */
     public static function quote(string $said, int $letters = 40): string
     {
@@ -78,14 +98,14 @@ final readonly class Message implements \JsonSerializable
         return ['code' => $this->code, 'terms' => (object) $this->terms];
     }
 
-    /** @return array{code: string, terms: array<string, mixed>} */
+    /** @return array{code: string, terms: object} as it crosses the border; no terms are an empty object there */
     public function toArray(): array
     {
         $plain = static fn (mixed $term): mixed => $term instanceof self ? $term->toArray() : $term;
 
         return [
             'code' => $this->code,
-            'terms' => array_map(
+            'terms' => (object) array_map(
                 static fn (mixed $term): mixed => is_array($term) ? array_map($plain, $term) : $plain($term),
                 $this->terms,
             ),

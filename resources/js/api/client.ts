@@ -60,6 +60,8 @@ const asPerson: Middleware = {
     const token = document.cookie.match(/(?:^|; )XSRF-TOKEN=([^;]+)/)?.[1];
     if (token) request.headers.set('X-XSRF-TOKEN', decodeURIComponent(token));
     request.headers.set('Accept', 'application/json');
+    // Refusals are said in the language of the page.
+    request.headers.set('Accept-Language', document.documentElement.lang || 'en');
     request.headers.set('X-Mill-Step-Idle', String(idleSeconds()));
     if (from !== null && !request.headers.has(FROM)) request.headers.set(FROM, String(from));
     return request;
@@ -81,7 +83,11 @@ export function deviceApi(token: string) {
     baseUrl: '/',
     credentials: 'omit',
     fetch: patient(GATE_PATIENCE_MS),
-    headers: { Authorization: `Bearer ${token}`, Accept: 'application/json' },
+    headers: {
+      Authorization: `Bearer ${token}`,
+      Accept: 'application/json',
+      'Accept-Language': document.documentElement.lang || 'en',
+    },
   });
 }
 

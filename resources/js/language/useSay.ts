@@ -1,6 +1,7 @@
 import type { Schemas } from '@/api/client';
 import { formatLocale } from '@/i18n';
 import { useUnits } from '@/measure/useUnits';
+import { capital } from '@/ui/capital';
 import { useI18n } from 'vue-i18n';
 
 export type Message = Schemas['Message'];
@@ -28,11 +29,12 @@ export function useSay() {
         type: code === 'input.any_of' ? 'disjunction' : 'conjunction',
       }).format((terms.list as Words[]).map((one) => say(one)));
     const key = `core.${code}`;
-    if (!te(key) && !te(key, 'en')) return code;
+    if (!te(key) && !te(key, 'en-GB')) return code;
     const named = Object.fromEntries(Object.entries(terms).map(([name, term]) => [name, termIn(name, term)]));
     const said = typeof terms.count === 'number' ? t(key, named, terms.count) : t(key, named);
     // A sentence begins with a capital, also where it begins with a term; a name stays as it is.
-    return String(tm(key)).trimEnd().endsWith('.') ? said.charAt(0).toUpperCase() + said.slice(1) : said;
+    const template = String(tm(key)).trimEnd();
+    return template.endsWith('.') && !template.startsWith('{key}') ? capital(said) : said;
   }
 
   function termIn(name: string, term: unknown): string {

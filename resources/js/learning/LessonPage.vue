@@ -8,6 +8,7 @@ import SteelRule from '@/ui/SteelRule.vue';
 import { useCommand } from '@/ui/useCommand';
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
+import { useSay } from '@/language/useSay';
 import { useI18n } from 'vue-i18n';
 import FigureText from './FigureText.vue';
 import LessonSection from './LessonSection.vue';
@@ -17,6 +18,7 @@ import PlanLinks from '@/planning/PlanLinks.vue';
 
 const props = defineProps<{ code: string }>();
 const { t } = useI18n();
+const { say } = useSay();
 const client = useQueryClient();
 const key = ['lesson', props.code];
 const WAITING_REFRESH_MS = 3_000;
@@ -95,7 +97,7 @@ function print() {
       </p>
       <PlanLinks class="mt-1" :plans="data.plans" />
       <p v-if="data.fault" role="alert" class="mt-3 border-2 border-no p-3">
-        <strong class="text-no">✕</strong> {{ t('lesson.fault') }} {{ data.fault }}
+        <strong class="text-no">✕</strong> {{ t('lesson.fault') }} {{ say(data.fault) }}
       </p>
       <p v-if="locked" class="mt-3 border-2 border-supervised p-3 font-semibold text-supervised" role="status">
         ▲ {{ t('lesson.guided') }}

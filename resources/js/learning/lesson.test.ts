@@ -1,3 +1,4 @@
+import { said as message } from '@/test/shapes';
 import type { Schemas } from '@/api/client';
 import { queryClient } from '@/api/queries';
 import { mountIn, signedIn } from '@/test/mountIn';
@@ -247,7 +248,9 @@ describe('a lesson', () => {
       }),
     );
     expect(done.find('[role=status]').text()).toContain('✓');
-    const short = await page(lesson([first], 'a', { fault: 'The crib has no 9 mm drill.' }));
+    const short = await page(
+      lesson([first], 'a', { fault: message('planning.lacks.drill', { wanted_mm: 9, nearest: '8', nearest_mm: 8 }) }),
+    );
     expect(short.text()).toContain('The crib has no 9 mm drill.');
   });
 });

@@ -9,7 +9,9 @@ export function useUnits() {
   const units = computed(() => me.value?.person?.units ?? 'mm');
 
   function length(mm: number, digits = 2, unit: 'mm' | 'in' = units.value): string {
-    return unit === 'mm' ? `${number(mm, digits)} mm` : `${rounded(mm / MM_PER_INCH, Math.max(3, digits + 1), true)} in`;
+    return unit === 'mm'
+      ? `${number(mm, digits)} mm`
+      : `${rounded(mm / MM_PER_INCH, Math.max(3, digits + 1), true)} in`;
   }
 
   /** As many decimals as it has, at most `digits`. */

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import HoleGlyph from '@/ui/HoleGlyph.vue';
+import LanguageSwitch from './LanguageSwitch.vue';
 
 /** What stands before the shop: signing in, resetting, the demo's mailbox. */
 defineProps<{ title: string; wide?: boolean }>();
@@ -13,5 +14,6 @@ defineProps<{ title: string; wide?: boolean }>();
     </div>
     <h1 class="mb-4">{{ title }}</h1>
     <slot />
+    <LanguageSwitch class="mt-10" />
   </main>
 </template>

@@ -103,7 +103,7 @@ const signOut = useAction(
       </div>
       <SteelRule class="mt-1" :marks="rooms" :current="current" :label="t('ui.rooms')" />
     </header>
-    <main id="main" class="mx-auto max-w-[1400px] px-5 py-6 print:p-0"><slot /></main>
+    <main id="main" tabindex="-1" class="outline-none mx-auto max-w-[1400px] px-5 py-6 print:p-0"><slot /></main>
     <OutboxBar />
     <LeftAlone v-if="me?.idle_minutes" :minutes="me.idle_minutes" @leave="signOut.run(undefined)" />
   </div>

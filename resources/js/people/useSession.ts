@@ -1,5 +1,6 @@
 import { onSessionLost, speakFor } from '@/api/client';
 import { flush, openOutbox, stuck, watchOutbox } from '@/api/outbox';
+import { speak } from '@/i18n';
 import { queryClient } from '@/api/queries';
 import { ref, watch } from 'vue';
 import { meQuery, useMe } from './useMe';
@@ -22,6 +23,12 @@ export function watchSession() {
       speakFor(id);
       if (id !== null) openOutbox();
     },
+    { immediate: true },
+  );
+  // Whoever signs in is spoken to in the language they chose.
+  watch(
+    () => person.value?.language,
+    (language) => void speak(language),
     { immediate: true },
   );
   watchOutbox();

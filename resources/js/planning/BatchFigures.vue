@@ -7,7 +7,7 @@ import { useI18n } from 'vue-i18n';
 /** What a batch takes of its bar. */
 const props = defineProps<{ batch: Schemas['Batch'] }>();
 const { t } = useI18n();
-const { length } = useUnits();
+const { length, number } = useUnits();
 const figures = computed(() => {
   const { batch } = props;
   const all: [string, string | undefined][] = [
@@ -17,7 +17,7 @@ const figures = computed(() => {
       'standsOut',
       t('planning.lathe.ratio', {
         length: length(batch.overhang_mm, 1),
-        ratio: batch.overhang_ratio.toFixed(1),
+        ratio: number(batch.overhang_ratio, 1),
         allowed: length(batch.overhang_allowed_mm, 0),
       }),
     ],

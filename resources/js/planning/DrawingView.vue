@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSay } from '@/language/useSay';
 import type { Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import { computed, useId } from 'vue';
@@ -8,6 +9,7 @@ import { useI18n } from 'vue-i18n';
 const props = defineProps<{ drawing: Schemas['Drawing'] }>();
 type Shape = Schemas['DrawingShape'];
 const { t } = useI18n();
+const { say } = useSay();
 const { length } = useUnits();
 const hatch = useId();
 
@@ -17,8 +19,7 @@ const view = computed(() => {
 });
 /** The drawing's own scale: a letter is as tall as it says, and lines do not thicken with it. */
 const points = (shape: Shape) => (shape.points ?? []).map(([x = 0, y = 0]) => `${x},${-y}`).join(' ');
-const words = (shape: Shape) =>
-  shape.length_mm == null ? (shape.before ?? '') : (shape.before ?? '') + length(shape.length_mm, 2);
+const words = (shape: Shape) => say(shape.before) + (shape.length_mm == null ? '' : length(shape.length_mm, 2));
 const fill = (shape: Shape) =>
   shape.hatched ? `url(#${hatch})` : shape.style === 'arrow' ? 'currentColor' : undefined;
 const name = computed(() =>

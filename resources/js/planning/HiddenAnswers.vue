@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSay } from '@/language/useSay';
 import { api, must, Refused, type Schemas } from '@/api/client';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
@@ -14,6 +15,7 @@ import StepCautions from './StepCautions.vue';
 /** The plan with its answers hidden: the figures are worked out one by one, and each is checked by itself. */
 const props = defineProps<{ kind: PlanKind; request: Record<string, unknown> }>();
 const { t } = useI18n();
+const { say } = useSay();
 const { units } = useUnits();
 const asked = useQuery({
   queryKey: ['plan-questions', props.kind, computed(() => props.request)],
@@ -62,7 +64,7 @@ async function check(key: string, giveUp = false) {
     <p class="text-lg font-semibold" role="status">
       {{ t('planning.quiz.score', { right, count: questions.length }) }}
     </p>
-    <ErrorNote v-if="data.missing.length > 0" :error="new Error(data.missing.join(' '))" />
+    <ErrorNote v-if="data.missing.length > 0" :error="new Error(data.missing.map(say).join(' '))" />
     <ol class="sheet mt-3">
       <li v-for="(operation, index) in data.operations" :key="index" class="border-t border-hairline first:border-t-0">
         <StepCautions :cautions="operation.cautions" />
@@ -70,7 +72,7 @@ async function check(key: string, giveUp = false) {
           <p class="flex flex-wrap items-baseline gap-x-3">
             <span class="reading text-quiet">{{ index + 1 }}</span>
             <strong class="text-xl">{{ t(`planning.kind.${operation.kind}`) }}</strong>
-            <span class="text-lg">{{ operation.tool ?? t('planning.quiz.which') }}</span>
+            <span class="text-lg">{{ operation.tool ? say(operation.tool) : t('planning.quiz.which') }}</span>
           </p>
           <form
             v-for="question in questions.filter((each) => each.operation === index)"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSay } from '@/language/useSay';
 import type { Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
@@ -11,7 +12,8 @@ import { useStepFigures } from './useStepFigures';
 /** The plan on one sheet of paper beside the machine: black on white, the figures big, cautions before their step. */
 const props = defineProps<{ name: string; answer: Schemas['PlanAnswer']; setting?: string }>();
 const { t, d } = useI18n();
-const { length } = useUnits();
+const { say } = useSay();
+const { length, number } = useUnits();
 const { figuresOf } = useStepFigures();
 const plan = computed(() => props.answer.plan);
 const rows = computed(
@@ -23,7 +25,9 @@ const rows = computed(
       withdraw: step.pecks?.slice(0, -1).map((peck) => length(peck.reading_mm, 0)),
     })) ?? [],
 );
-const facts = computed(() => [props.answer.heading.material, props.answer.heading.machine].filter(Boolean).join(' · '));
+const facts = computed(() =>
+  [say(props.answer.heading.material), props.answer.heading.machine].filter(Boolean).join(' · '),
+);
 </script>
 
 <template>
@@ -31,7 +35,7 @@ const facts = computed(() => [props.answer.heading.material, props.answer.headin
     <header>
       <div>
         <h1>{{ name }}</h1>
-        <p class="what">{{ answer.heading.what }}</p>
+        <p class="what">{{ say(answer.heading.what) }}</p>
         <p>{{ facts }}</p>
         <p v-if="answer.heading.cribs" class="small">{{ t('planning.fromCribs', { cribs: answer.heading.cribs }) }}</p>
         <p class="small">{{ t('planning.printedOn', { date: d(new Date(), { dateStyle: 'medium' }) }) }}</p>
@@ -39,7 +43,7 @@ const facts = computed(() => [props.answer.heading.material, props.answer.headin
           {{
             t('planning.lathe.sheet', {
               out: length(plan.batch.overhang_mm, 1),
-              ratio: plan.batch.overhang_ratio.toFixed(1),
+              ratio: number(plan.batch.overhang_ratio, 1),
               blank: length(plan.batch.blank_mm, 0),
             })
           }}
@@ -47,23 +51,25 @@ const facts = computed(() => [props.answer.heading.material, props.answer.headin
       </div>
       <DrawingView v-if="answer.drawing" :drawing="answer.drawing" class="figure" />
     </header>
-    <p v-if="plan && !plan.ready" class="missing">■ {{ t('planning.missing') }}: {{ plan.missing.join(' ') }}</p>
-    <p v-for="warning in plan?.warnings ?? []" :key="warning" class="small">! {{ warning }}</p>
+    <p v-if="plan && !plan.ready" class="missing">
+      ■ {{ t('planning.missing') }}: {{ plan.missing.map(say).join(' ') }}
+    </p>
+    <p v-for="(warning, index) in plan?.warnings ?? []" :key="index" class="small">! {{ say(warning) }}</p>
     <table v-if="plan">
       <tbody v-for="row in rows" :key="row.number">
         <tr v-if="row.cautions.length > 0" class="caution">
           <td colspan="3">
-            <span v-for="caution in row.cautions" :key="caution">◇ {{ caution }}</span>
+            <span v-for="(caution, index) in row.cautions" :key="index">◇ {{ say(caution) }}</span>
           </td>
         </tr>
         <tr v-if="row.shown.length === 0">
           <th scope="row" colspan="3">
-            {{ row.number }} {{ t(`planning.kind.${row.kind}`) }} <span class="tool inline">{{ row.tool }}</span>
+            {{ row.number }} {{ t(`planning.kind.${row.kind}`) }} <span class="tool inline">{{ say(row.tool) }}</span>
           </th>
         </tr>
         <tr v-else>
           <th scope="row">
-            {{ row.number }} {{ t(`planning.kind.${row.kind}`) }}<span class="tool">{{ row.tool }}</span>
+            {{ row.number }} {{ t(`planning.kind.${row.kind}`) }}<span class="tool">{{ say(row.tool) }}</span>
           </th>
           <td class="figures">
             <span v-for="figure in row.shown" :key="figure.key">
@@ -71,7 +77,7 @@ const facts = computed(() => [props.answer.heading.material, props.answer.headin
             </span>
           </td>
           <td class="aside">
-            <p v-if="row.lubricant">{{ row.lubricant }}</p>
+            <p v-if="row.lubricant">{{ say(row.lubricant) }}</p>
             <p v-if="row.withdraw">{{ t('planning.pecks', { pecks: row.withdraw.join(', ') }) }}</p>
           </td>
         </tr>

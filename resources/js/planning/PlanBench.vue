@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSay } from '@/language/useSay';
 import type { Schemas } from '@/api/client';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
@@ -26,6 +27,7 @@ import { usePlanDraft } from './usePlanDraft';
 /** Where a plan is made: what is wanted above, what it comes to below, live. */
 const props = defineProps<{ kind: PlanKind; plan?: Schemas['SavedPlan'] }>();
 const { t } = useI18n();
+const { say } = useSay();
 const duration = useDuration();
 const router = useRouter();
 const { draft, request, settled, answer, faults, hidden, changed, planable, stale, away } = usePlanDraft(
@@ -72,7 +74,7 @@ async function saved(plan: Schemas['SavedPlan']) {
         <summary v-if="plan && kind !== 'layout'" class="flex min-h-9 cursor-pointer flex-wrap items-center gap-x-4">
           <span class="font-semibold">▸ {{ t('planning.wanted') }}</span>
           <span v-if="shown" class="text-quiet">{{
-            [shown.heading.what, shown.heading.material, shown.heading.machine].filter(Boolean).join(' · ')
+            [say(shown.heading.what), say(shown.heading.material), shown.heading.machine].filter(Boolean).join(' · ')
           }}</span>
         </summary>
         <form :class="{ 'mt-3': plan }" @submit.prevent>
@@ -125,7 +127,7 @@ async function saved(plan: Schemas['SavedPlan']) {
             <PlanVerdict
               :ready="shown.layout.ready"
               :missing="shown.layout.missing"
-              :words="shown.heading.what"
+              :words="say(shown.heading.what)"
               layout
             />
             <div class="space-y-4">

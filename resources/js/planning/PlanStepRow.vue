@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useSay } from '@/language/useSay';
 import type { Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import { computed } from 'vue';
@@ -10,6 +11,7 @@ import { useStepFigures } from './useStepFigures';
 /** One operation of a plan: its cautions first, then tool and figures big, and why. */
 const props = defineProps<{ step: Schemas['PlanStep']; number: number }>();
 const { t } = useI18n();
+const { say, sayAll } = useSay();
 const { length } = useUnits();
 const { figuresOf, quietFiguresOf } = useStepFigures();
 const figures = computed(() => figuresOf(props.step));
@@ -24,16 +26,16 @@ const pecks = computed(() => props.step.pecks?.slice(0, -1).map((peck) => length
       <p class="flex flex-wrap items-baseline gap-x-3">
         <span class="reading text-quiet">{{ number }}</span>
         <strong class="text-xl">{{ t(`planning.kind.${step.kind}`) }}</strong>
-        <span class="text-lg">{{ step.tool }}</span>
+        <span class="text-lg">{{ say(step.tool) }}</span>
       </p>
       <div v-if="figures.length > 0" class="mt-2 flex flex-wrap gap-x-7 gap-y-2">
         <StepFigure v-for="figure in figures" v-bind="figure" :key="figure.key" />
       </div>
       <p v-if="step.lubricant || pecks" class="mt-2">
-        <template v-if="step.lubricant">{{ t('planning.lubricant', { what: step.lubricant }) }}</template>
+        <template v-if="step.lubricant">{{ t('planning.lubricant', { what: say(step.lubricant) }) }}</template>
         <template v-if="pecks">{{ ' ' + t('planning.pecks', { pecks: pecks.join(', ') }) }}</template>
       </p>
-      <p class="mt-1 text-quiet">{{ step.why }}</p>
+      <p class="mt-1 text-quiet">{{ sayAll(step.why) }}</p>
       <details v-if="quiet.length > 0" class="mt-1">
         <summary class="inline-flex min-h-9 cursor-pointer items-center text-sm text-quiet">
           ▸ {{ t('planning.workings') }}

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { useSay } from '@/language/useSay';
 import type { Schemas } from '@/api/client';
 import ErrorNote from '@/ui/ErrorNote.vue';
+import { finds } from '@/ui/find';
 import LinkButton from '@/ui/LinkButton.vue';
 import PageState from '@/ui/PageState.vue';
 import UndoNote from '@/ui/UndoNote.vue';
@@ -11,6 +13,7 @@ import { usePlanRemoval, usePlans } from './usePlans';
 
 /** All plans that one may see: found, sorted, compared two by two. */
 const { t, d } = useI18n();
+const { say } = useSay();
 const plans = usePlans();
 const search = ref('');
 const order = ref<'name' | 'part' | 'saved_at'>('part');
@@ -27,9 +30,8 @@ function byOrder(a: Schemas['PlanEntry'], b: Schemas['PlanEntry']): number {
   return Number(a.part === null) - Number(b.part === null) || (a.part ?? '').localeCompare(b.part ?? '') || byName;
 }
 const shown = computed(() => {
-  const wanted = search.value.trim().toLowerCase();
   const found = (plans.data.value ?? []).filter((plan) =>
-    [plan.name, plan.what, plan.machine, plan.part, plan.owner].some((text) => text?.toLowerCase().includes(wanted)),
+    finds(search.value, plan.name, say(plan.what), plan.machine, plan.part, plan.owner),
   );
   return found.sort(byOrder);
 });
@@ -115,7 +117,7 @@ const comparable = computed(
               :title="t(plan.ready ? 'planning.ready' : 'planning.missing')"
               >{{ plan.ready ? '●' : '■' }}</span
             >
-            {{ plan.what }}
+            {{ say(plan.what) }}
           </td>
           <td class="p-2">{{ plan.machine ?? t('planning.tabs.layout') }}</td>
           <td class="p-2 max-md:hidden">{{ plan.part ?? '—' }}</td>

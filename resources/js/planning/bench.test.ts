@@ -1,7 +1,7 @@
 import type { Schemas } from '@/api/client';
 import { mountIn, signedIn } from '@/test/mountIn';
 import { called, calls, Refusal, serve, type Call } from '@/test/server';
-import { answer, changes, crib, entry, machine, material, plan, step } from '@/test/shapes';
+import { answer, changes, crib, entry, machine, material, plan, step, said } from '@/test/shapes';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import PlanBench from './PlanBench.vue';
@@ -175,9 +175,14 @@ describe('a plan in the making', () => {
   it('says what is missing and what would do instead', async () => {
     serve(
       'POST /api/planning/hole',
-      answer({ plan: plan({ ready: false, missing: ['The crib has no 9.2 mm drill. The nearest is 9 mm.'] }) }),
+      answer({
+        plan: plan({
+          ready: false,
+          missing: [said('planning.lacks.drill', { wanted_mm: 9.2, nearest: '9', nearest_mm: 9 })],
+        }),
+      }),
     );
-    expect((await open()).text()).toContain('The nearest is 9 mm.');
+    expect((await open()).text()).toContain('The crib has no 9.2 mm drill. The nearest is 9 (9 mm)');
   });
 
   it('changes units at once, and a bare number keeps its own', async () => {
@@ -276,11 +281,16 @@ describe('the job sheet', () => {
       answer({
         plan: plan({
           operations: [
-            step({ kind: 'pilot', tool: '2 mm twist drill', cautions: ['Chuck key out.'], rpm: 1400 }),
             step({
-              cautions: ['Chuck key out.', 'Ease off at the end.'],
+              kind: 'pilot',
+              tool: said('planning.tool.twist_drill', { size: '2 mm' }),
+              cautions: [said('planning.caution.key_out')],
+              rpm: 1400,
+            }),
+            step({
+              cautions: [said('planning.caution.key_out'), said('planning.caution.eyes')],
               rpm: 500,
-              scale: '12 mm',
+              scale_reading: '12 mm',
               total_depth_mm: 11.7,
             }),
           ],
@@ -288,7 +298,7 @@ describe('the job sheet', () => {
       }),
     );
     const sheet = (await open()).find('.job').text();
-    const order = ['Chuck key out.', '2 mm twist drill', 'Chuck key out.', 'Ease off at the end.', '9 mm twist drill'];
+    const order = ['Chuck key out.', '2 mm twist drill', 'Chuck key out.', 'Eye protection on.', '9 mm twist drill'];
     let from = 0;
     for (const words of order) {
       const at = sheet.indexOf(words, from);
@@ -303,10 +313,16 @@ describe('the job sheet', () => {
   it('that cannot be made says so in its own frame', async () => {
     serve(
       'POST /api/planning/hole',
-      answer({ plan: plan({ ready: false, missing: ['No reamer.'], warnings: ['Mind the edge.'] }) }),
+      answer({
+        plan: plan({
+          ready: false,
+          missing: [said('planning.lacks.reamer', { reamer_mm: 8 })],
+          warnings: [said('planning.warns.hand_reamer_blind')],
+        }),
+      }),
     );
     const sheet = (await open()).find('.job');
-    expect(sheet.find('.missing').text()).toContain('No reamer.');
-    expect(sheet.text()).toContain('! Mind the edge.');
+    expect(sheet.find('.missing').text()).toContain('The crib has no 8 mm reamer.');
+    expect(sheet.text()).toContain('! The long lead of a hand reamer');
   });
 });

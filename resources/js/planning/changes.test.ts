@@ -48,7 +48,7 @@ describe('what differs between two plans', () => {
   it('says a reading once, as the scale shows it, and a reason only where nothing else changed', () => {
     const both = [
       { field: 'reading_mm', before: 11, after: 12 },
-      { field: 'scale', before: '11 mm', after: '12 mm' },
+      { field: 'scale_reading', before: '11 mm', after: '12 mm' },
       { field: 'why', before: 'So.', after: 'Thus.' },
     ];
     expect(rows([line({ changes: both })])).toEqual(['≠ DrillScale:11 mm → 12 mm']);

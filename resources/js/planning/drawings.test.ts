@@ -1,6 +1,6 @@
 import type { Schemas } from '@/api/client';
 import { mountIn, signedIn } from '@/test/mountIn';
-import { drawing } from '@/test/shapes';
+import { drawing, said } from '@/test/shapes';
 import { beforeEach, describe, expect, it } from 'vitest';
 import BatchFigures from './BatchFigures.vue';
 import ClassBarsTable from './ClassBarsTable.vue';
@@ -185,7 +185,15 @@ describe('what a batch takes of its bar', () => {
       stock: [
         { layout: [], length_mm: 1000, bars: 1, in_stock: 3, enough: true, waste_mm: 260, fault: null },
         { layout: [], length_mm: 250, bars: 3, in_stock: 1, enough: false, waste_mm: 12, fault: null },
-        { layout: [], length_mm: 60, bars: null, in_stock: 9, enough: false, waste_mm: null, fault: 'too_short' },
+        {
+          layout: [],
+          length_mm: 60,
+          bars: null,
+          in_stock: 9,
+          enough: false,
+          waste_mm: null,
+          fault: said('planning.piece_too_long', { piece_mm: 80.5, bar_mm: 60 }),
+        },
       ],
     };
     const table = mountIn(ClassBarsTable, { bars });

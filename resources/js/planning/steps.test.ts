@@ -1,5 +1,5 @@
 import { mountIn, signedIn } from '@/test/mountIn';
-import { figure, plan, step } from '@/test/shapes';
+import { figure, plan, said, step } from '@/test/shapes';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { defineComponent, h } from 'vue';
 import FigureWorking from './FigureWorking.vue';
@@ -37,13 +37,20 @@ beforeEach(() => signedIn('learner', 'mm'));
 describe('the figures of an operation', () => {
   it('come in the order in which they are needed at the machine', () => {
     expect(
-      shown({ diameter_mm: 9, rpm: 500, setting: 'belt 2', scale: '12 mm', total_depth_mm: 11.7, reading_mm: 12 }),
+      shown({
+        diameter_mm: 9,
+        rpm: 500,
+        setting: 'belt 2',
+        scale_reading: '12 mm',
+        total_depth_mm: 11.7,
+        reading_mm: 12,
+      }),
     ).toEqual(['Size 9 mm', 'Spindle speed 500 rpm | belt 2', 'Scale reading 12 mm | from the touch (11.7 mm)']);
   });
 
   it("stay in the machine's own scale whatever the reader's units are", () => {
     signedIn('learner', 'in');
-    expect(shown({ scale: '15/32 in', total_depth_mm: 11.9 })).toEqual([
+    expect(shown({ scale_reading: '15/32 in', total_depth_mm: 11.9 })).toEqual([
       'Scale reading 15/32 in | from the touch (0.469 in)',
     ]);
     expect(shown({ diameter_mm: 9 })).toEqual(['Size 0.354 in']);
@@ -61,14 +68,22 @@ describe('the figures of an operation', () => {
   });
 
   it("give moves as this lathe's dial shows them", () => {
-    expect(shown({ kind: 'part_off', dial: '2 turns + 14 div', dial_divisions: 214, repeat: 6 })).toEqual([
-      'Each move on the dial 2 turns + 14 div | 214 divisions',
-      'Times × 6',
-    ]);
-    expect(shown({ kind: 'turn', passes_mm: [27, 26.5, 26], dial: '20 div', repeat: 1 })).toEqual([
-      'Turn to 27 mm → 26.5 mm → 26 mm',
-      'First cut on the dial 20 div',
-    ]);
+    expect(
+      shown({
+        kind: 'part_off',
+        dial_reading: said('planning.dial.turns', { count: 2, rest: 14 }),
+        dial_divisions: 214,
+        repeat: 6,
+      }),
+    ).toEqual(['Each move on the dial 2 turns and 14 | 214 divisions', 'Times × 6']);
+    expect(
+      shown({
+        kind: 'turn',
+        passes_mm: [27, 26.5, 26],
+        dial_reading: said('planning.dial.divisions', { count: 20 }),
+        repeat: 1,
+      }),
+    ).toEqual(['Turn to 27 mm → 26.5 mm → 26 mm', 'First cut on the dial 20 divisions']);
   });
 
   it('keep for the curious what need not be read at the machine', () => {
@@ -76,7 +91,7 @@ describe('the figures of an operation', () => {
       quiet({
         total_depth_mm: 11.7,
         depth_mm: 9,
-        scale: '12 mm',
+        scale_reading: '12 mm',
         feed_mm_rev: 0.15,
         time_s: 0.2,
         figures: [
@@ -122,7 +137,7 @@ describe('the working of a figure', () => {
     const text = mountIn(FigureWorking, {
       figure: figure({
         terms: { v_m_min: 18, d_mm: 9, f_mm_rev: 0.15, target_rpm: 636.6249, angle_deg: 118, torque_nm: 4, lead: 3 },
-        unsure: 'depends on the bar',
+        unsure: said('reference.unsure.materials_10'),
       }),
     }).text();
     for (const part of [
@@ -135,7 +150,7 @@ describe('the working of a figure', () => {
       'angle118°',
       'torque4 N·m',
       'lead3',
-      'depends on the bar',
+      'medium: +/-25 %',
     ]) {
       expect(text).toContain(part);
     }
@@ -162,7 +177,7 @@ describe('an operation', () => {
     const text = mountIn(PlanStepRow, {
       number: 7,
       step: step({
-        cautions: ['Chuck key out.'],
+        cautions: [said('planning.caution.key_out')],
         lubricant: 'cutting oil',
         pecks: [
           { to_depth_mm: 27, reading_mm: 27 },
@@ -175,7 +190,7 @@ describe('an operation', () => {
     expect(text).toContain('7');
     expect(text).toContain('Lubricant: cutting oil.');
     expect(text).toContain('Withdraw at 27 mm, 36 mm.');
-    expect(text).toContain('The size on the drawing.');
+    expect(text).toContain('The size on the drawing, from this crib.');
   });
 
   it('offers its quiet figures only where there are any', () => {

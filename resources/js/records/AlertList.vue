@@ -4,10 +4,17 @@ import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import { useAction } from '@/ui/useAction';
 import { useQuery } from '@tanstack/vue-query';
+import type { Schemas } from '@/api/client';
+import { useSay, type Words } from '@/language/useSay';
 import { useI18n } from 'vue-i18n';
 
 /** What lead and auditor must see, until one of them says that they have. */
 const { t, d } = useI18n();
+const { say } = useSay();
+const facts = (alert: Schemas['Alerts'][number]) =>
+  Object.fromEntries(
+    Object.entries(alert.facts).map(([name, fact]) => [name, typeof fact === 'number' ? fact : say(fact as Words)]),
+  );
 const { audits } = useMe();
 const REFRESH_MS = 15_000;
 const alerts = useQuery({
@@ -30,7 +37,7 @@ const seen = useAction((alert: number) =>
     >
       <p class="flex-1">
         <strong class="text-no">■ {{ t(`records.alert.${alert.kind}.title`) }}</strong>
-        {{ t(`records.alert.${alert.kind}.words`, alert.facts) }}
+        {{ t(`records.alert.${alert.kind}.words`, facts(alert)) }}
         <span class="text-sm text-quiet">{{ d(alert.raised_at, { dateStyle: 'medium', timeStyle: 'short' }) }}</span>
       </p>
       <BigButton :busy="seen.busy.value" @click="seen.run(alert.id)">{{ t('records.alert.seen') }}</BigButton>

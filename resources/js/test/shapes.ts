@@ -15,10 +15,13 @@ export const figure = (given: Partial<Schemas['Figure']> = {}): Schemas['Figure'
   ...given,
 });
 
+/** A message of the core. */
+export const said = (code: string, terms: Record<string, unknown> = {}): Schemas['Message'] => ({ code, terms });
+
 export const step = (given: Partial<Schemas['PlanStep']> = {}): Schemas['PlanStep'] => ({
   kind: 'drill',
-  tool: '9 mm twist drill',
-  why: 'The size on the drawing.',
+  tool: said('planning.tool.twist_drill', { size: '9 mm' }),
+  why: [said('planning.why.size_on_drawing')],
   cautions: [],
   figures: [],
   ...given,
@@ -141,6 +144,9 @@ export const material = (given: Partial<Schemas['Material']> = {}): Schemas['Mat
   edge: 'normal',
   own: false,
   unsure: {},
+  word: said('workshop.material.mild_steel'),
+  lubricant_word: said('workshop.lubricant.cutting_oil'),
+  avoid_word: '',
   ...given,
 });
 

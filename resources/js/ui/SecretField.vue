@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import FormField from './FormField.vue';
 
 /** A password, or a signing PIN: never shown, and a PIN never offered to be kept. */
-const props = defineProps<{ label: string; kind: 'password' | 'pin'; hint?: string; error?: string }>();
+const props = defineProps<{ label: string; kind: 'password' | 'new-password' | 'pin'; hint?: string; error?: string }>();
 const secret = defineModel<string>({ required: true });
 const PIN_DIGITS = { min: 4, max: 12 };
 const isPin = computed(() => props.kind === 'pin');
@@ -18,7 +18,7 @@ const isPin = computed(() => props.kind === 'pin');
       :class="{ reading: isPin }"
       type="password"
       :inputmode="isPin ? 'numeric' : undefined"
-      :autocomplete="isPin ? 'off' : 'current-password'"
+      :autocomplete="isPin ? 'off' : kind === 'new-password' ? 'new-password' : 'current-password'"
       :minlength="isPin ? PIN_DIGITS.min : undefined"
       :maxlength="isPin ? PIN_DIGITS.max : 255"
       required

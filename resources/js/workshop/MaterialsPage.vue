@@ -1,4 +1,8 @@
 <script setup lang="ts">
+import { useUnits } from '@/measure/useUnits';
+import { finds } from '@/ui/find';
+import { capital } from '@/ui/capital';
+import { useSay } from '@/language/useSay';
 import { api, must, type Schemas } from '@/api/client';
 import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
@@ -16,13 +20,15 @@ import WorkshopTabs from './WorkshopTabs.vue';
 
 /** What is drilled here: the table's rows, the shop's own, and the bars in stock. */
 const { t } = useI18n();
+const { number, surfaceSpeed } = useUnits();
+const { say } = useSay();
 const { leads, teaches } = useMe();
 const { materials } = useShop();
 const search = ref('');
 const editing = ref<Schemas['Material'] | 'new' | null>(null);
 const shown = computed(() =>
   (materials.data.value ?? []).filter((material) =>
-    `${material.name} ${material.group}`.toLowerCase().includes(search.value.trim().toLowerCase()),
+    finds(search.value, say(material.word), material.name, material.group),
   ),
 );
 const { removed, remove, undo, busy, error, reset } = useRemoval(
@@ -31,7 +37,9 @@ const { removed, remove, undo, busy, error, reset } = useRemoval(
   ({ key, ...row }: Schemas['Material']) =>
     must(api.PUT('/api/workshop/materials/{key}', { params: { path: { key } }, body: row })),
 );
-const unsure = (material: Schemas['Material'], key: string) => (material.unsure as Record<string, string>)[key];
+const unsure = (material: Schemas['Material'], key: string) => say(material.unsure[key]);
+/** A row begins with a capital. */
+const named = (material: Schemas['Material']) => capital(say(material.word));
 </script>
 
 <template>
@@ -69,7 +77,7 @@ const unsure = (material: Schemas['Material'], key: string) => (material.unsure 
         <tbody>
           <tr v-for="material in shown" :key="material.key" class="border-t border-hairline align-top">
             <th class="p-2" scope="row">
-              {{ material.name }}
+              {{ named(material) }}
               <span v-if="material.own" class="ml-1 border border-bronze px-1 text-xs font-normal text-bronze">{{
                 t('workshop.own')
               }}</span>
@@ -79,8 +87,11 @@ const unsure = (material: Schemas['Material'], key: string) => (material.unsure 
               :key="key"
               class="reading p-2 text-right whitespace-nowrap"
             >
-              {{ material[key]
-              }}{{ key === 'cutting_speed_m_min' ? ' m/min' : key === 'cutting_force_n_mm2' ? ' N/mm²' : '°' }}
+              {{
+                key === 'cutting_speed_m_min'
+                  ? surfaceSpeed(material[key])
+                  : `${number(material[key])}${key === 'cutting_force_n_mm2' ? ' N/mm²' : '°'}`
+              }}
               <abbr
                 v-if="unsure(material, key)"
                 class="text-bronze no-underline"
@@ -89,7 +100,7 @@ const unsure = (material: Schemas['Material'], key: string) => (material.unsure 
               >
             </td>
             <td class="p-2">{{ t(`workshop.chips.${material.chip_form}`) }}</td>
-            <td class="p-2">{{ material.lubricant }}</td>
+            <td class="p-2">{{ say(material.lubricant_word) }}</td>
             <td class="p-2">
               <template v-if="material.grabs"
                 >◇ {{ t(material.edge === 'zero_rake' ? 'workshop.zeroRake' : 'workshop.grabsOnly') }}</template

@@ -1,7 +1,7 @@
 import type { Schemas } from '@/api/client';
 import { mountIn, signedIn } from '@/test/mountIn';
 import { called, Refusal, serve, type Call } from '@/test/server';
-import { crib, machine, material } from '@/test/shapes';
+import { crib, machine, material, said } from '@/test/shapes';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import BarsPanel from './BarsPanel.vue';
@@ -26,7 +26,8 @@ async function open(page: object, role: 'lead' | 'instructor' | 'learner' = 'lea
       name: 'Brass',
       group: 'copper_alloy',
       own: true,
-      unsure: { cutting_speed_m_min: 'varies with the alloy' },
+      word: 'Brass',
+      unsure: { cutting_speed_m_min: said('reference.unsure.materials_3') },
     }),
   ]);
   mounted = mountIn(page as never, {}, { attachTo: document.body });
@@ -265,7 +266,7 @@ describe('materials and stock', () => {
   it('are found by name or group, the unsure figure marked, the own row named', async () => {
     const page = await open(MaterialsPage);
     expect(page.text()).toContain('24 m/min');
-    expect(page.find('abbr').attributes('title')).toContain('varies with the alloy');
+    expect(page.find('abbr').attributes('title')).toContain('family is wide');
     await page.find('input[type=search]').setValue('copper');
     expect(page.findAll('tbody th').map((row) => row.text())).toEqual([expect.stringContaining('Brass')]);
     await page.find('input[type=search]').setValue('unobtainium');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Plan;
 
+use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Result;
 
 /**
@@ -102,7 +103,11 @@ final readonly class PlanChanges extends Result
         if ($before !== null && $after !== null) {
             foreach (self::FIELDS as $field) {
                 if (! self::same($before[$field] ?? null, $after[$field] ?? null)) {
-                    $changes[] = ['field' => $field, 'before' => $before[$field] ?? null, 'after' => $after[$field] ?? null];
+                    $changes[] = [
+                        'field' => $field,
+                        'before' => Message::read($before[$field] ?? null),
+                        'after' => Message::read($after[$field] ?? null),
+                    ];
                 }
             }
         }
@@ -116,15 +121,17 @@ final readonly class PlanChanges extends Result
                 $changes !== [] => 'changed',
                 default => 'same',
             },
-            'before' => $before['tool'] ?? null,
-            'after' => $after['tool'] ?? null,
+            'before' => Message::read($before['tool'] ?? null),
+            'after' => Message::read($after['tool'] ?? null),
             'changes' => $changes,
         ];
     }
 
     private static function same(mixed $a, mixed $b): bool
     {
-        return is_numeric($a) && is_numeric($b) ? abs((float) $a - (float) $b) < 1e-6 : $a === $b;
+        return is_numeric($a) && is_numeric($b)
+            ? abs((float) $a - (float) $b) < 1e-6
+            : self::canonical($a) === self::canonical($b);
     }
 
     /**
@@ -154,6 +161,22 @@ final readonly class PlanChanges extends Result
      */
     private static function without(array $these, array $those): array
     {
-        return array_values(array_filter($these, static fn (mixed $lack): bool => ! in_array($lack, $those, true)));
+        return array_map(
+            Message::read(...),
+            array_values(array_filter($these, static fn (mixed $lack): bool => ! in_array(self::canonical($lack), array_map(self::canonical(...), $those), true))),
+        );
+    }
+
+    /** The same whatever the order of its keys: a database gives them back in its own. */
+    private static function canonical(mixed $value): mixed
+    {
+        if (! is_array($value)) {
+            return is_int($value) ? (float) $value : $value;
+        }
+        if (! array_is_list($value)) {
+            ksort($value);
+        }
+
+        return array_map(self::canonical(...), $value);
     }
 }
