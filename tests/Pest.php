@@ -11,7 +11,9 @@ pest()
     ->in(
         'People',
         'Competency',
-        'Language', 'Learning',
+        'Content',
+        'Language',
+        'Learning',
         'Practice',
         'Assessment',
         'Gate',

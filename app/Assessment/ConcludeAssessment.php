@@ -24,7 +24,7 @@ final class ConcludeAssessment
     {
         return DB::transaction(function () use ($attempt, $by, $at): Attempt {
             $attempt = Attempt::query()
-                ->with(['sheet.part', 'sheet.machine', 'learner', 'assessor'])
+                ->with(['sheet.part', 'sheet.boundMachine', 'learner', 'assessor'])
                 ->lockForUpdate()
                 ->findOrFail($attempt->id);
             if ($attempt->concluded_at !== null) {

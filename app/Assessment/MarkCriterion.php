@@ -23,7 +23,7 @@ final class MarkCriterion
     {
         return DB::transaction(function () use ($attempt, $criterionId, $given, $units): Attempt {
             $attempt = Attempt::query()
-                ->with(['sheet.part', 'sheet.machine', 'learner', 'assessor'])
+                ->with(['sheet.part', 'sheet.boundMachine', 'learner', 'assessor'])
                 ->lockForUpdate()
                 ->findOrFail($attempt->id);
             if ($attempt->concluded_at !== null) {

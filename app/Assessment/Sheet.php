@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assessment;
 
+use App\Language\SpeaksLanguages;
 use App\Workshop\Machine;
 use App\Workshop\Part;
 use Illuminate\Database\Eloquent\Model;
@@ -19,16 +20,26 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $code
  * @property int $version
  * @property string $title
+ * @property int|null $part_id
  * @property int $pass_mark_percent
  * @property list<SheetCriterion> $criteria
  * @property Part $part
- * @property Machine $machine
+ * @property string|null $machine_kind
+ * @property Machine|null $boundMachine
+ * @property-read Machine|null $machine
  */
 final class Sheet extends Model
 {
+    use SpeaksLanguages;
+
     protected $table = 'assessment_sheets';
 
     protected $guarded = [];
+
+    public static function spoken(): array
+    {
+        return ['title', 'criteria'];
+    }
 
     protected function casts(): array
     {
@@ -41,15 +52,21 @@ final class Sheet extends Model
         return $this->belongsTo(Part::class);
     }
 
-    /** @return BelongsTo<Machine, $this> */
-    public function machine(): BelongsTo
+    /** @return BelongsTo<Machine, $this> one that was chosen for it */
+    public function boundMachine(): BelongsTo
     {
-        return $this->belongsTo(Machine::class);
+        return $this->belongsTo(Machine::class, 'machine_id');
+    }
+
+    /** The machine that was chosen for it, or this shop's first of the kind that it is written for. */
+    public function getMachineAttribute(): ?Machine
+    {
+        return $this->boundMachine ?? Machine::firstOfKind($this->machine_kind);
     }
 
     public static function current(string $code): self
     {
-        return self::query()->with(['part', 'machine'])->where('code', $code)->latest('version')->firstOrFail();
+        return self::query()->with(['part', 'boundMachine'])->where('code', $code)->latest('version')->firstOrFail();
     }
 
     /** @return SheetCriterion|null */

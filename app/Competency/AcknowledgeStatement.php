@@ -48,7 +48,11 @@ final class AcknowledgeStatement
                 $learner,
                 $permit,
                 'statement_acknowledged',
-                ['statement_version' => $statement->version, 'statement' => $statement->body],
+                [
+                    'statement_version' => $statement->version,
+                    'statement' => $statement->body,
+                    'language' => app()->getLocale(),
+                ],
                 $learner,
                 $at,
                 $id,

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use App\Language\SpeaksLanguages;
+use App\People\User;
 use App\Support\BootsByName;
 use App\Workshop\Machine;
 use Illuminate\Database\Eloquent\Collection;
@@ -22,19 +24,28 @@ use MillStep\Core\Competency\Scope;
  * @property int $validity_days
  * @property array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, min_thickness_mm?: float,
  *     companion?: bool} $scope
+ * @property list<string> $machine_kinds  that it is meant for
  * @property Collection<int, Statement> $statements
+ * @property Collection<int, Machine> $machines
+ * @property Collection<int, User> $signers
  */
 final class Permit extends Model
 {
     use BootsByName;
+    use SpeaksLanguages;
 
     protected $table = 'competency_permits';
 
     protected $guarded = [];
 
+    public static function spoken(): array
+    {
+        return ['name'];
+    }
+
     protected function casts(): array
     {
-        return ['requirement' => 'array', 'scope' => 'array'];
+        return ['requirement' => 'array', 'scope' => 'array', 'machine_kinds' => 'array'];
     }
 
     public function getRouteKeyName(): string
@@ -52,6 +63,12 @@ final class Permit extends Model
     public function machines(): BelongsToMany
     {
         return $this->belongsToMany(Machine::class, 'competency_machine_permit');
+    }
+
+    /** @return BelongsToMany<User, $this> who may sign for it */
+    public function signers(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class, 'competency_authorisations');
     }
 
     /**

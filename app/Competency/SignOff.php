@@ -65,6 +65,7 @@ final class SignOff
             $entry = ($this->record)($learner, $permit, 'signed_off', [
                 'statement_version' => $statement->version,
                 'statement' => $statement->body,
+                'language' => app()->getLocale(),
                 'scope' => (object) $scope,
                 'valid_until' => $until,
             ], $instructor, id: $id);

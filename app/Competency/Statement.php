@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use App\Language\SpeaksLanguages;
 use App\Support\BootsByName;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
@@ -20,12 +21,18 @@ use Illuminate\Database\Eloquent\Model;
 final class Statement extends Model
 {
     use BootsByName;
+    use SpeaksLanguages;
 
     public $timestamps = false;
 
     protected $table = 'competency_statements';
 
     protected $guarded = [];
+
+    public static function spoken(): array
+    {
+        return ['body'];
+    }
 
     protected function casts(): array
     {

@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Assessment\Sheet;
 use App\Competency\Permit;
-use App\Competency\Statement;
+use App\Content\Pack;
+use App\Content\TakeIn;
 use App\Gate\Badge;
 use App\Gate\DemoBadges;
-use App\Learning\Check;
-use App\Learning\Lesson;
-use App\Learning\LessonFile;
 use App\People\Cohort;
 use App\People\Role;
 use App\People\User;
@@ -48,6 +45,7 @@ final class DemoShop
         private readonly SaveTool $saveTool,
         private readonly SaveMachine $saveMachine,
         private readonly SavePlan $savePlan,
+        private readonly TakeIn $takeIn,
     ) {
     }
 
@@ -59,7 +57,7 @@ final class DemoShop
         });
     }
 
-    /** The shop without anybody in it: machines, cribs, lessons, checks, sheets, permits. */
+    /** The shop without anybody in it: machines, cribs, and the packs that ship. */
     public function shop(): void
     {
         $shop = $this->yaml('shop.yaml');
@@ -72,13 +70,14 @@ final class DemoShop
         foreach ($shop['materials'] as $row) {
             MaterialRow::query()->create(['key' => $row['key'], 'row' => $row]);
         }
-        foreach ($shop['parts'] as $part) {
-            Part::query()->create($part);
+        foreach (Pack::shipped() as $pack) {
+            ($this->takeIn)($pack, null);
         }
-        $this->lessons();
-        $this->checks();
-        $this->sheets();
-        $this->permits($shop['permits']);
+        // The demo's presses are what its permits are for, and its statement has been in force for a year.
+        foreach (Permit::query()->get() as $permit) {
+            $permit->machines()->attach(Machine::query()->whereIn('kind', $permit->machine_kinds)->pluck('id'));
+            $permit->statements()->update(['in_force_from' => CarbonImmutable::now()->subYear()]);
+        }
     }
 
     /** Everybody, with what they did up to today. */
@@ -146,57 +145,6 @@ final class DemoShop
                 'part_id' => Part::query()->where('slug', $given['part'])->valueOrFail('id'),
             ];
             ($this->savePlan)((string) Str::uuid7(), $plan, $lead, 'mm');
-        }
-    }
-
-    private function lessons(): void
-    {
-        foreach (glob(base_path(self::FOLDER.'/lessons/*.md')) ?: [] as $path) {
-            $file = LessonFile::parse((string) file_get_contents($path));
-            Lesson::query()->create([
-                ...array_intersect_key($file->front, array_flip(['code', 'version', 'title', 'place', 'minutes', 'tools', 'hole'])),
-                'accepted_from' => $file->front['accepted_from'] ?? $file->front['version'],
-                'part_id' => Part::query()->where('slug', $file->front['part'] ?? '')->value('id'),
-                'machine_id' => Machine::query()->where('slug', $file->front['machine'] ?? '')->value('id'),
-                'steps' => $file->steps,
-            ]);
-        }
-    }
-
-    private function checks(): void
-    {
-        foreach (glob(base_path(self::FOLDER.'/checks/*.yaml')) ?: [] as $path) {
-            /** @var array<string, mixed> $check */
-            $check = Yaml::parseFile($path);
-            Check::query()->create($check)->bank()->draw(1);
-        }
-    }
-
-    private function sheets(): void
-    {
-        foreach (glob(base_path(self::FOLDER.'/sheets/*.yaml')) ?: [] as $path) {
-            /** @var array<string, mixed> $sheet */
-            $sheet = Yaml::parseFile($path);
-            Sheet::query()->create([
-                ...array_diff_key($sheet, ['part' => true, 'machine' => true]),
-                'part_id' => Part::query()->where('slug', $sheet['part'])->valueOrFail('id'),
-                'machine_id' => Machine::query()->where('slug', $sheet['machine'])->valueOrFail('id'),
-            ]);
-        }
-    }
-
-    /** @param  list<array<string, mixed>>  $permits */
-    private function permits(array $permits): void
-    {
-        foreach ($permits as $given) {
-            $permit = Permit::query()->create(array_diff_key($given, ['machines' => true, 'statement' => true]));
-            $permit->machines()->attach(Machine::query()->whereIn('slug', $given['machines'])->pluck('id'));
-            Statement::query()->create([
-                'permit_id' => $permit->id,
-                'version' => 1,
-                'body' => trim($given['statement']),
-                'in_force_from' => CarbonImmutable::now()->subYear(),
-            ]);
         }
     }
 

@@ -36,7 +36,7 @@ final class AnswerStep
     {
         return DB::transaction(function () use ($progress, $key, $value, $at, $units): Progress {
             $progress = Progress::query()
-                ->with(['lesson.part', 'lesson.machine.cribs.tools', 'learner', 'holds'])
+                ->with(['lesson.part', 'lesson.boundMachine.cribs.tools', 'learner', 'holds'])
                 ->lockForUpdate()
                 ->findOrFail($progress->id);
             if (! $this->guided->openTo($progress->learner, $progress->lesson->code)) {

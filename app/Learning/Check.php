@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Learning;
 
+use App\Language\SpeaksLanguages;
 use Illuminate\Database\Eloquent\Model;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Learning\QuestionBank;
@@ -21,13 +22,34 @@ use MillStep\Core\Learning\QuestionBank;
  */
 final class Check extends Model
 {
+    use SpeaksLanguages;
+
     protected $table = 'learning_checks';
 
     protected $guarded = [];
 
+    public static function spoken(): array
+    {
+        return ['title', 'questions'];
+    }
+
     protected function casts(): array
     {
         return ['questions' => 'array', 'draw' => 'array'];
+    }
+
+    /** @return array<string, mixed> what is asked, as it was written: a paper of this number is this one for good */
+    public function asked(): array
+    {
+        $raw = $this->getAttributes();
+
+        return [
+            ...array_map(
+                static fn (string $key): mixed => json_decode((string) $raw[$key], true),
+                ['questions' => 'questions', 'draw' => 'draw'],
+            ),
+            'pass_mark_percent' => $this->pass_mark_percent,
+        ];
     }
 
     public static function current(string $code): self

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Learning;
 
+use App\Language\SpeaksLanguages;
 use App\Workshop\Machine;
 use App\Workshop\Part;
 use Illuminate\Database\Eloquent\Model;
@@ -25,17 +26,27 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $hole
  * @property list<Step> $steps
  * @property Part|null $part
- * @property Machine|null $machine
+ * @property string|null $machine_kind
+ * @property list<string> $findings  of the setup review, that it teaches about
+ * @property Machine|null $boundMachine
+ * @property-read Machine|null $machine
  */
 final class Lesson extends Model
 {
+    use SpeaksLanguages;
+
     protected $table = 'learning_lessons';
 
     protected $guarded = [];
 
+    public static function spoken(): array
+    {
+        return ['title', 'place', 'tools', 'steps'];
+    }
+
     protected function casts(): array
     {
-        return ['tools' => 'array', 'steps' => 'array'];
+        return ['tools' => 'array', 'steps' => 'array', 'findings' => 'array'];
     }
 
     /** @return BelongsTo<Part, $this> */
@@ -44,15 +55,28 @@ final class Lesson extends Model
         return $this->belongsTo(Part::class);
     }
 
-    /** @return BelongsTo<Machine, $this> */
-    public function machine(): BelongsTo
+    /** @return BelongsTo<Machine, $this> one that was chosen for it */
+    public function boundMachine(): BelongsTo
     {
-        return $this->belongsTo(Machine::class);
+        return $this->belongsTo(Machine::class, 'machine_id');
+    }
+
+    /** The machine that was chosen for it, or this shop's first of the kind that it is written for. */
+    public function getMachineAttribute(): ?Machine
+    {
+        return $this->boundMachine ?? Machine::firstOfKind($this->machine_kind);
+    }
+
+    /** @return list<Step> as it was written, whatever language is spoken */
+    public function taught(): array
+    {
+        /** @var list<Step> */
+        return json_decode((string) $this->getRawOriginal('steps'), true);
     }
 
     public static function current(string $code): self
     {
-        return self::query()->with(['part', 'machine.cribs.tools'])->where('code', $code)->latest('version')->firstOrFail();
+        return self::query()->with(['part', 'boundMachine.cribs.tools'])->where('code', $code)->latest('version')->firstOrFail();
     }
 
     /** @return Step|null */

@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Competency\Events\EntryCorrected;
 use App\Competency\Events\LedgerBroken;
+use App\Competency\Events\PermitDefined;
 use App\Competency\Events\PermitHeld;
 use App\Competency\Events\PermitRevoked;
 use App\Gate\Device;
@@ -112,6 +113,7 @@ final class MillStepServiceProvider extends ServiceProvider
             PersonDeactivated::class,
             PresenceChanged::class,
             PolicyChanged::class,
+            PermitDefined::class,
         ], ReviewOpenTurns::class);
         Event::listen([LedgerBroken::class, BadgesGuessed::class], AlertLead::class);
         Event::listen('App\\*', Push::class);

@@ -64,6 +64,13 @@ final class Machine extends Model
         ];
     }
 
+    /** The shop's first machine of a kind, those in service first. */
+    public static function firstOfKind(?string $kind): ?self
+    {
+        return $kind === null ? null : self::query()->with('cribs.tools')->where('kind', $kind)
+            ->orderByDesc('in_service')->orderBy('id')->first();
+    }
+
     public function getRouteKeyName(): string
     {
         return 'slug';

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Language\SpeaksLanguages;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -18,13 +19,25 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Part extends Model
 {
+    use SpeaksLanguages;
+
     protected $table = 'workshop_parts';
 
     protected $guarded = [];
 
+    public static function spoken(): array
+    {
+        return ['name', 'stock'];
+    }
+
     protected function casts(): array
     {
         return ['thickness_mm' => 'float', 'holes' => 'array'];
+    }
+
+    public function hasHole(string $id): bool
+    {
+        return in_array($id, array_column($this->holes, 'id'), true);
     }
 
     /**

@@ -6,7 +6,7 @@ use App\Learning\Lesson;
 use App\Learning\LessonFigures;
 
 it('has lessons that say in every step what to do, and cautions where it can hurt', function (): void {
-    foreach (Lesson::query()->with(['part', 'machine.cribs.tools'])->get() as $lesson) {
+    foreach (Lesson::query()->with(['part', 'boundMachine.cribs.tools'])->get() as $lesson) {
         expect(count($lesson->steps))->toBeGreaterThan(1);
         foreach ($lesson->steps as $step) {
             expect($step['do'])->not

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use App\Competency\LedgerEntry;
-use App\Learning\LessonFile;
 use App\Learning\Progress;
 
 function answer($test, string $step, ?string $value = null): Illuminate\Testing\TestResponse
@@ -92,15 +91,6 @@ it('judges readings, keeps what was typed, and is completed once', function (): 
         LedgerEntry::query()->where('type', 'lesson_completed')->get()->map->details()->where('lesson', 'C6')->values()->all(),
     )->toBe([['lesson' => 'C6', 'version' => 1]]);
 });
-
-it('names the step of a lesson file that is at fault', function (string $body, string $words): void {
-    expect(fn () => LessonFile::parse("---\ncode: X1\n---\n\n$body"))->toThrow(UnexpectedValueException::class, $words);
-})->with([
-    ['## No key', 'needs a key'],
-    ["## A {#a}\nWhy: no", 'a does not say what to do'],
-    ["## A {#a}\nDo: it\nChoice:\n- [ ] one\n- [ ] two", 'exactly one'],
-    ["## A {#a}\nDo: it\nReading: x nonsense What?", 'reading of step a'],
-]);
 
 it('opens what needs power only once the safety check is passed', function (): void {
     $this->actingAs($early = $this->person())->getJson('/api/learning/lessons/C6')->assertOk()->assertJsonPath('progress.open', false);

@@ -28,7 +28,7 @@ final class AttemptController
         $learner = User::query()->where('role', Role::Learner)->findOrFail($request->integer('learner_id'));
         $attempt = $open(Sheet::current($given['sheet']), $learner, $user, $given['id']);
 
-        return (new AttemptResource($attempt->load(['sheet.part', 'sheet.machine', 'learner', 'assessor'])))
+        return (new AttemptResource($attempt->load(['sheet.part', 'sheet.boundMachine', 'learner', 'assessor'])))
             ->response()
             ->setStatusCode(201);
     }
@@ -37,7 +37,7 @@ final class AttemptController
     {
         Gate::authorize('view-record', $attempt->learner);
 
-        return new AttemptResource($attempt->load(['sheet.part', 'sheet.machine', 'learner', 'assessor']));
+        return new AttemptResource($attempt->load(['sheet.part', 'sheet.boundMachine', 'learner', 'assessor']));
     }
 
     public function mark(

@@ -33,7 +33,7 @@ final class AttemptResource extends JsonResource
                 'title' => $this->sheet->title,
                 'version' => $this->sheet->version,
                 'part' => $this->sheet->part->name,
-                'machine' => $this->sheet->machine->name,
+                'machine' => $this->sheet->machine?->name,
                 'pass_mark_percent' => $this->sheet->pass_mark_percent,
             ],
             'plans' => Attachment::plansOf('sheet', $this->sheet->code),

@@ -21,7 +21,7 @@ final class AcknowledgementController
         AcknowledgeStatement $acknowledge,
         #[CurrentUser] User $user,
     ): JsonResponse {
-        abort_unless($user->is($learner), 403, 'Only the learner can acknowledge the statement.');
+        abort_unless($user->is($learner), 403);
         $given = $request->validate(['id' => ['required', 'uuid'], 'statement_version' => ['required', 'integer', 'between:1,1000000']]);
 
         return LedgerReceipt::for($acknowledge($learner, $permit, $request->integer('statement_version'), id: $given['id']));

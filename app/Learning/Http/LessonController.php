@@ -31,7 +31,7 @@ final class LessonController
         AnswerStep $answer,
         #[CurrentUser] User $user,
     ): LessonResource {
-        abort_unless($progress->learner_id === $user->id, 403, 'Only the learner works through their own lesson.');
+        abort_unless($progress->learner_id === $user->id, 403);
         /** @var array{value?: string|null, units?: 'mm'|'in'|null} $given */
         $given = $request->validate(['value' => ['nullable', 'string', 'max:40'], 'units' => ['nullable', 'in:mm,in']]);
         $progress = $answer($progress, $step, $given['value'] ?? null, units: $given['units'] ?? null);

@@ -70,7 +70,7 @@ final class PlanController
     public function compare(string $first, string $second, #[CurrentUser] User $user): JsonResponse
     {
         $plans = [self::visible($first, $user), self::visible($second, $user)];
-        abort_if($plans[0]->kind === PlanKind::Layout || $plans[1]->kind === PlanKind::Layout, 404, 'Layouts have no sequence to compare.');
+        abort_if($plans[0]->kind === PlanKind::Layout || $plans[1]->kind === PlanKind::Layout, 404);
         $answers = array_map(static fn (Plan $plan): array => $plan->planNow()->toJson(), $plans);
 
         return new JsonResponse([

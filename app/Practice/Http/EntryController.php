@@ -18,6 +18,8 @@ use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 
 final class EntryController
 {
+    private const DAYS_BACK = 92;
+
     public function index(User $learner): AnonymousResourceCollection
     {
         return EntryResource::collection(
@@ -33,7 +35,8 @@ final class EntryController
 
     public function store(Request $request, LogPractice $log, #[CurrentUser] User $user): JsonResponse
     {
-        abort_unless($user->learns(), 403, 'The logbook is kept by the learner.');
+        abort_unless($user->learns(), 403);
+        $today = Policy::inForce()->hours->dateAt(CarbonImmutable::now());
         /** @var array{id: string, exercise: string, minutes: int, done_on: string, note?: string|null, machine: string} $given */
         $given = $request->validate([
             'id' => ['required', 'uuid'],
@@ -46,7 +49,9 @@ final class EntryController
                 'required',
                 'string',
                 'date_format:Y-m-d',
-                'before_or_equal:'.Policy::inForce()->hours->dateAt(CarbonImmutable::now()),
+                "before_or_equal:$today",
+                // Older than a term is nobody's memory of minutes.
+                'after_or_equal:'.CarbonImmutable::parse($today)->subDays(self::DAYS_BACK)->format('Y-m-d'),
             ],
             'note' => ['nullable', 'string', 'max:1000'],
         ]);

@@ -6,8 +6,8 @@ import { useUnits } from '@/measure/useUnits';
 import { withUnit } from '@/measure/withUnit';
 import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
+import DateField from '@/ui/DateField.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
-import FormField from '@/ui/FormField.vue';
 import HoleGlyph from '@/ui/HoleGlyph.vue';
 import PageState from '@/ui/PageState.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
@@ -161,18 +161,12 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
             :hint="t('sign.minThicknessHint')"
             :error="sign.fieldErrors.value.min_thickness?.[0]"
           />
-          <FormField v-slot="field" :label="t('sign.validUntil')" :error="sign.fieldErrors.value.valid_until?.[0]">
-            <input
-              :id="field.id"
-              v-model="form.validUntil"
-              type="date"
-              class="field"
-              required
-              :max="data.valid_until"
-              :aria-invalid="field.invalid"
-              :aria-describedby="field.described"
-            />
-          </FormField>
+          <DateField
+            v-model="form.validUntil"
+            required
+            :label="t('sign.validUntil')"
+            :error="sign.fieldErrors.value.valid_until?.[0]"
+          />
           <label class="flex min-h-12 items-center gap-3 self-end"
             ><input v-model="form.companion" type="checkbox" class="size-6" /> {{ t('sign.companion') }}</label
           >

@@ -2,6 +2,7 @@
 import { api, must } from '@/api/client';
 import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
+import DateField from '@/ui/DateField.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import FormField from '@/ui/FormField.vue';
 import { useCommand } from '@/ui/useCommand';
@@ -72,7 +73,7 @@ const faults = computed(() => log.fieldErrors.value);
             <option v-for="machine in usable" :key="machine.slug" :value="machine.slug">{{ machine.name }}</option>
           </select>
         </FormField>
-        <div class="grid grid-cols-2 gap-4">
+        <div class="grid gap-4 sm:grid-cols-[8rem_1fr]">
           <FormField v-slot="field" :label="t('practice.minutes')" :error="faults.minutes?.[0]">
             <input
               :id="field.id"
@@ -86,17 +87,7 @@ const faults = computed(() => log.fieldErrors.value);
               :aria-describedby="field.described"
             />
           </FormField>
-          <FormField v-slot="field" :label="t('practice.doneOn')" :error="faults.done_on?.[0]">
-            <input
-              :id="field.id"
-              v-model="form.done_on"
-              type="date"
-              class="field"
-              required
-              :aria-invalid="field.invalid"
-              :aria-describedby="field.described"
-            />
-          </FormField>
+          <DateField v-model="form.done_on" required :label="t('practice.doneOn')" :error="faults.done_on?.[0]" />
         </div>
         <FormField v-slot="field" :label="t('practice.note')">
           <textarea :id="field.id" v-model="form.note" class="field" rows="2" maxlength="1000" />

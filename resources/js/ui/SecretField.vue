@@ -3,7 +3,12 @@ import { computed } from 'vue';
 import FormField from './FormField.vue';
 
 /** A password, or a signing PIN: never shown, and a PIN never offered to be kept. */
-const props = defineProps<{ label: string; kind: 'password' | 'new-password' | 'pin'; hint?: string; error?: string }>();
+const props = defineProps<{
+  label: string;
+  kind: 'password' | 'new-password' | 'pin';
+  hint?: string;
+  error?: string;
+}>();
 const secret = defineModel<string>({ required: true });
 const PIN_DIGITS = { min: 4, max: 12 };
 const isPin = computed(() => props.kind === 'pin');

@@ -1,0 +1,186 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Competency;
+
+use App\Assessment\Sheet;
+use App\Competency\Events\PermitDefined;
+use App\Learning\Check;
+use App\Learning\Lesson;
+use App\Support\ContentFault;
+use App\Support\FaultyContent;
+use App\Support\PowerLock;
+use App\Support\SameContent;
+use App\Support\YamlText;
+use App\Workshop\Machine;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Message;
+use MillStep\Core\Competency\Requirement;
+use MillStep\Core\Competency\Scope;
+
+/**
+ * What a permit asks for and covers: defined by a pack's file or in the editor, changed from then on. A changed statement
+ * is a new version of it; for how long the one before still carries is said with it.
+ *
+ * @phpstan-type Definition array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>,
+ *     validity_days: int, machine_kinds?: list<string>, statement: string, grace_days?: int, machines?: list<int>,
+ *     signers?: list<int>, translations?: array<string, array{name?: string, statement?: string}>}
+ */
+final class DefinePermit
+{
+    /**
+     * @param  array<string, YamlText>  $translations  by language
+     *
+     * @throws FaultyContent with every fault, its file and line
+     */
+    public function fromFile(YamlText $file, array $translations = []): Permit
+    {
+        $values = $file->values;
+        $faults = [];
+        foreach (['code', 'name', 'statement'] as $key) {
+            if (! is_string($values[$key] ?? null) || trim($values[$key]) === '') {
+                $faults[] = ContentFault::at($file->file, $file->lineOf($key), 'wanted_text', ['key' => $key]);
+            }
+        }
+        if (! is_int($values['validity_days'] ?? null) || $values['validity_days'] < 1) {
+            $faults[] = ContentFault::at($file->file, $file->lineOf('validity_days'), 'wanted_number', ['key' => 'validity_days']);
+        }
+        FaultyContent::unless($faults);
+        /** @var Definition $definition */
+        $definition = [
+            ...array_intersect_key($values, array_flip(['code', 'name', 'requirement', 'scope', 'validity_days', 'machine_kinds'])),
+            'statement' => trim((string) $values['statement']),
+            'translations' => array_map(static fn (YamlText $said): array => array_map(
+                static fn (mixed $words): string => trim((string) $words),
+                array_intersect_key($said->values, ['name' => 0, 'statement' => 0]),
+            ), $translations),
+        ];
+        foreach ($this->faults($definition) as $key => $fault) {
+            $faults[] = ContentFault::saying($file->file, $file->lineOf(explode('.', $key)[0]), $fault);
+        }
+        FaultyContent::unless($faults);
+
+        return $this($definition);
+    }
+
+    /**
+     * Everything that is wrong with a definition, by the key that is at fault.
+     *
+     * @param  Definition  $given
+     * @return array<string, Message>
+     */
+    public function faults(array $given): array
+    {
+        $faults = [];
+        try {
+            Requirement::fromFields(Fields::of([...$given['requirement'], 'statement_version' => 1]));
+        } catch (CoreException $fault) {
+            $faults['requirement.'.($fault->field ?? '')] = $fault->says;
+        }
+        try {
+            Scope::fromFields(Fields::of($given['scope']));
+        } catch (CoreException $fault) {
+            $faults['scope.'.($fault->field ?? '')] = $fault->says;
+        }
+        $known = [
+            'lessons' => Lesson::query()->pluck('code')->all(), 'guided' => Lesson::query()->pluck('code')->all(),
+            'checks' => Check::query()->pluck('code')->all(), 'assessments' => Sheet::query()->pluck('code')->all(),
+            'prerequisites' => array_diff(Permit::query()->pluck('code')->all(), [$given['code']]),
+        ];
+        foreach ($known as $key => $codes) {
+            $wanted = $given['requirement'][$key] ?? [];
+            $unknown = is_array($wanted) ? array_values(array_diff(array_filter($wanted, is_string(...)), $codes)) : [];
+            if ($unknown !== []) {
+                $faults["requirement.$key"] = Message::of("fault.permit.$key", ['codes' => $unknown]);
+            }
+        }
+        if ($this->leadsBack($given['code'], (array) ($given['requirement']['prerequisites'] ?? []))) {
+            $faults['requirement.prerequisites'] = Message::of('fault.permit.circle');
+        }
+
+        return $faults;
+    }
+
+    /** @param  Definition  $given  without faults */
+    public function __invoke(array $given): Permit
+    {
+        return DB::transaction(function () use ($given): Permit {
+            // What it asks for decides who runs: whoever is deciding that is waited for.
+            PowerLock::forRestriction();
+            $translations = $given['translations'] ?? null;
+            $permit = Permit::query()->firstOrNew(['code' => $given['code']]);
+            $permit->fill([
+                'name' => $given['name'], 'requirement' => $given['requirement'], 'scope' => (object) $given['scope'],
+                'validity_days' => $given['validity_days'],
+                ...(isset($given['machine_kinds']) ? ['machine_kinds' => $given['machine_kinds']] : []),
+                ...($translations === null ? [] : [
+                    'translations' => array_map(static fn (array $said): array => array_intersect_key($said, ['name' => 0]), $translations),
+                ]),
+            ])->save();
+            $this->statement($permit, $given);
+            if (isset($given['machines'])) {
+                $permit->machines()->sync(Machine::query()->whereIn('id', $given['machines'])->pluck('id'));
+            }
+            if (isset($given['signers'])) {
+                $permit->signers()->sync($given['signers']);
+            }
+            PermitDefined::dispatch($permit->id);
+
+            return $permit->load(['statements', 'machines', 'signers']);
+        });
+    }
+
+    /** @param  Definition  $given */
+    private function statement(Permit $permit, array $given): void
+    {
+        $last = $permit->statements()->latest('version')->first();
+        $said = array_map(
+            static fn (array $words): array => isset($words['statement']) ? ['body' => $words['statement']] : [],
+            $given['translations'] ?? [],
+        );
+        $said = array_filter($said);
+        // What somebody acknowledged stays as it was in every language: a language may be added, words that stand may not change.
+        $stood = $last->translations ?? [];
+        $same = $last?->getRawOriginal('body') === $given['statement'];
+        if ($last !== null && $same && SameContent::is(array_intersect_key($said, $stood), array_intersect_key($stood, $said))) {
+            $last->update(['translations' => [...$stood, ...$said]]);
+
+            return;
+        }
+        $now = CarbonImmutable::now();
+        $grace = $given['grace_days'] ?? 0;
+        $permit->statements()->create([
+            'version' => ($last->version ?? 0) + 1,
+            'body' => $given['statement'],
+            'in_force_from' => $now,
+            'grace_until' => $last === null || $grace === 0 ? null : $now->addDays($grace),
+            'translations' => $said,
+        ]);
+    }
+
+    /** @param  array<array-key, mixed>  $prerequisites */
+    private function leadsBack(string $code, array $prerequisites): bool
+    {
+        $below = Permit::query()->get()->mapWithKeys(
+            static fn (Permit $permit): array => [$permit->code => $permit->requirement['prerequisites'] ?? []],
+        )->all();
+        $seen = [];
+        $open = array_filter($prerequisites, is_string(...));
+        while ($open !== []) {
+            $next = array_pop($open);
+            if ($next === $code) {
+                return true;
+            }
+            if (! isset($seen[$next])) {
+                $seen[$next] = true;
+                array_push($open, ...$below[$next] ?? []);
+            }
+        }
+
+        return false;
+    }
+}
