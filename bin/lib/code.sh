@@ -12,7 +12,7 @@ code_home() { # code_home OTHER: prints the clone, or OTHER after copying what t
 copy_code() { # copy_code FOLDER: what the servers read, whole or not at all
   local part
   rm -rf "$1.half"; mkdir -p "$1.half"
-  for part in app artisan bootstrap composer.json config core database docs/openapi.json packages public resources routes stand-ins vendor; do
+  for part in app artisan bootstrap composer.json config content core database docs/openapi.json lang packages public resources routes stand-ins vendor; do
     [ -e "$ROOT/$part" ] || continue
     mkdir -p "$1.half/$(dirname "$part")"; cp -a "$ROOT/$part" "$1.half/$part"
   done

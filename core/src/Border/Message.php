@@ -21,7 +21,11 @@ final readonly class Message implements \JsonSerializable
     /** @param  array<string, string|int|float|self|list<string|self>>  $terms */
     public static function of(string $code, array $terms = []): self
     {
-        return new self($code, $terms);
+        // JSON has no infinity: what was given is told as text.
+        return new self($code, array_map(
+            static fn (mixed $term): mixed => is_float($term) && ! is_finite($term) ? (string) $term : $term,
+            $terms,
+        ));
     }
 
     /**
