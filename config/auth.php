@@ -14,6 +14,8 @@ return [
     ],
     'passwords' => [
         'users' => ['provider' => 'users', 'table' => 'people_password_resets', 'expire' => 60, 'throttle' => 60],
+        // An invitation may lie over a weekend.
+        'invitations' => ['provider' => 'users', 'table' => 'people_invitations', 'expire' => 10080, 'throttle' => 0],
     ],
     'password_timeout' => 10800,
 ];

@@ -86,7 +86,7 @@ abstract class TestCase extends BaseTestCase
 
     public function instructor(bool $signs = true): User
     {
-        $instructor = $this->person(Role::Instructor, ['pin_hash' => '2468']);
+        $instructor = $this->person(Role::Instructor, ['pin_hash' => '2468', 'all_cohorts' => true]);
         $signs && $instructor->signsFor()->attach(Permit::query()->pluck('id'));
 
         return $instructor;

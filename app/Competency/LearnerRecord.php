@@ -37,7 +37,7 @@ final class LearnerRecord
             'learner' => [
                 'id' => $learner->id,
                 'name' => $learner->name,
-                'cohort' => $learner->cohort?->name,
+                'cohort' => $learner->cohorts->pluck('name')->implode(', ') ?: null,
                 'active' => $learner->active,
             ],
             'permits' => $permits->map(fn (Permit $permit): array => $this->permit($learner, $standings[$permit->code]))->all(),

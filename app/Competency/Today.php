@@ -12,6 +12,7 @@ use App\People\Cohort;
 use App\People\User;
 use App\Practice\Entry;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use MillStep\Core\Competency\Stage;
 
 /** The instructor's first screen: who stands where, who waits for whom, what is next. */
@@ -25,28 +26,17 @@ final class Today
     public function for(User $instructor): array
     {
         $permits = Permit::query()->with('statements')->orderBy('id')->get();
-        $learners = User::learners()->with('cohort')->get();
+        $learners = $instructor->reached()->with('cohorts')->get();
         $standings = $this->standings->of($learners, $permits);
 
         return [
             'permits' => $permits->map(static fn (Permit $permit): array => ['code' => $permit->code, 'name' => $permit->name])->all(),
-            'cohorts' => Cohort::query()->orderBy('starts_on')->get()->map(static fn (Cohort $cohort): array => [
-                'id' => $cohort->id,
-                'name' => $cohort->name,
-                'learners' => $learners->where('cohort_id', $cohort->id)->values()->map(static fn (User $learner): array => [
-                    'id' => $learner->id,
-                    'name' => $learner->name,
-                    'standings' => array_map(
-                        static fn (PermitStanding $standing): array => $standing->place->toArray(),
-                        $standings[$learner->id],
-                    ),
-                ])->all(),
-            ])->all(),
+            'cohorts' => $this->cohorts($learners, $standings),
             'waiting' => [
-                ...$this->looks(),
-                ...$this->practice(),
+                ...$this->looks($learners),
+                ...$this->practice($learners),
                 ...$this->signatures($learners, $permits, $standings),
-                ...$this->openSheets(),
+                ...$this->openSheets($learners),
             ],
             'at_machines' => MachineSession::query()->with(['user', 'machine'])->whereNull('ended_at')->get()
                 ->map(static fn (MachineSession $session): array => [
@@ -56,6 +46,11 @@ final class Today
                     'decision' => $session->decision,
                     'since' => $session->started_at->toIso8601ZuluString(),
                 ])->all(),
+            'on_floor' => Presence::query()->with('user')->where('until', '>', CarbonImmutable::now())->get()
+                ->map(static fn (Presence $presence): array => [
+                    'name' => $presence->user->name,
+                    'until' => $presence->until->toIso8601ZuluString(),
+                ])->all(),
             'on_floor_until' => Presence::query()
                 ->where('user_id', $instructor->id)
                 ->where('until', '>', CarbonImmutable::now())
@@ -64,20 +59,55 @@ final class Today
         ];
     }
 
-    /** @return list<array<string, mixed>> hold points of lessons that wait for an instructor's look */
-    private function looks(): array
+    /**
+     * @param  Collection<int, User>  $learners
+     * @param  array<int, array<string, PermitStanding>>  $standings
+     * @return list<array{id: int, name: string, learners: list<array<string, mixed>>}> whoever is in none comes last
+     */
+    private function cohorts(Collection $learners, array $standings): array
     {
-        return array_values(HoldPoint::query()->with(['progress.learner',
-            'progress.lesson'])->whereNull('opened_at')->orderBy('asked_at')->get()
+        $row = static fn (User $learner): array => [
+            'id' => $learner->id,
+            'name' => $learner->name,
+            'standings' => array_map(
+                static fn (PermitStanding $standing): array => $standing->place->toArray(),
+                $standings[$learner->id] ?? [],
+            ),
+        ];
+        $groups = Cohort::query()->orderBy('starts_on')->orderBy('name')->get()->map(static fn (Cohort $cohort): array => [
+            'id' => $cohort->id,
+            'name' => $cohort->name,
+            'learners' => array_values($learners->filter(
+                static fn (User $learner): bool => $learner->cohorts->contains($cohort),
+            )->map($row)->all()),
+        ])->filter(static fn (array $group): bool => $group['learners'] !== [])->all();
+        $free = array_values($learners->filter(static fn (User $learner): bool => $learner->cohorts->isEmpty())->map($row)->all());
+
+        return [...array_values($groups), ...($free === [] ? [] : [['id' => 0, 'name' => '', 'learners' => $free]])];
+    }
+
+    /**
+     * @param  Collection<int, User>  $learners
+     * @return list<array<string, mixed>> hold points of lessons that wait for an instructor's look
+     */
+    private function looks(Collection $learners): array
+    {
+        return array_values(HoldPoint::query()->with(['progress.learner', 'progress.lesson'])
+            ->whereRelation('progress', static fn ($progress) => $progress->whereIn('learner_id', $learners->modelKeys()))
+            ->whereNull('opened_at')->orderBy('asked_at')->get()
             ->map(fn (HoldPoint $hold): array => $this->item('look', $hold->progress->learner, $hold->asked_at, (string) $hold->id,
                 "{$hold->progress->lesson->code} {$hold->progress->lesson->title}",
                 $hold->progress->lesson->step($hold->step)['hold'] ?? null))->all());
     }
 
-    /** @return list<array<string, mixed>> */
-    private function practice(): array
+    /**
+     * @param  Collection<int, User>  $learners
+     * @return list<array<string, mixed>>
+     */
+    private function practice(Collection $learners): array
     {
-        return array_values(Entry::query()->with(['learner', 'machine'])->where('state', 'waiting')->orderBy('created_at')->get()
+        return array_values(Entry::query()->with(['learner', 'machine'])->whereIn('learner_id', $learners->modelKeys())
+            ->where('state', 'waiting')->orderBy('created_at')->get()
             ->map(
                 fn (Entry $entry): array => $this->item(
                     'practice',
@@ -85,16 +115,21 @@ final class Today
                     $entry->created_at,
                     $entry->id,
                     $entry->exercise,
-                    "{$entry->minutes} min, {$entry->machine->name}",
+                    $entry->machine->name,
+                    $entry->minutes,
                 ),
             )
             ->all());
     }
 
-    /** @return list<array<string, mixed>> */
-    private function openSheets(): array
+    /**
+     * @param  Collection<int, User>  $learners
+     * @return list<array<string, mixed>>
+     */
+    private function openSheets(Collection $learners): array
     {
-        return array_values(Attempt::query()->with(['learner', 'sheet'])->whereNull('concluded_at')->orderBy('started_at')->get()
+        return array_values(Attempt::query()->with(['learner', 'sheet'])->whereIn('learner_id', $learners->modelKeys())
+            ->whereNull('concluded_at')->orderBy('started_at')->get()
             ->map(
                 fn (Attempt $attempt): array => $this->item(
                     'sheet',
@@ -109,8 +144,8 @@ final class Today
     }
 
     /**
-     * @param  \Illuminate\Database\Eloquent\Collection<int, User>  $learners
-     * @param  \Illuminate\Database\Eloquent\Collection<int, Permit>  $permits
+     * @param  Collection<int, User>  $learners
+     * @param  Collection<int, Permit>  $permits
      * @param  array<int, array<string, PermitStanding>>  $standings
      * @return list<array<string, mixed>>
      */
@@ -141,7 +176,7 @@ final class Today
     }
 
     /** @return array<string, mixed> */
-    private function item(string $kind, User $learner, ?CarbonImmutable $since, string $id, string $what, ?string $detail): array
+    private function item(string $kind, User $learner, ?CarbonImmutable $since, string $id, string $what, ?string $detail, ?int $minutes = null): array
     {
         return [
             'kind' => $kind,
@@ -150,6 +185,7 @@ final class Today
             'id' => $id,
             'what' => $what,
             'detail' => $detail,
+            'minutes' => $minutes,
         ];
     }
 }

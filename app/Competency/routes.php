@@ -16,8 +16,8 @@ Route::middleware('auth')->group(function (): void {
         Route::get('/', RecordController::class)->can('view-record', 'learner');
         Route::get('permits/{permit}/sign-off', [SignOffController::class, 'show'])->can('view-record', 'learner');
         Route::post('permits/{permit}/acknowledgement', [AcknowledgementController::class, 'store'])->can('view-record', 'learner');
-        Route::post('permits/{permit}/sign-off', [SignOffController::class, 'store'])->can('teach');
+        Route::post('permits/{permit}/sign-off', [SignOffController::class, 'store'])->can('teach-learner', 'learner');
         Route::post('permits/{permit}/holds', [HoldController::class, 'store'])->can('teach');
-        Route::post('ledger/{entry}/correction', [CorrectionController::class, 'store'])->can('teach');
+        Route::post('ledger/{entry}/correction', [CorrectionController::class, 'store'])->can('teach-learner', 'learner');
     });
 });

@@ -154,7 +154,7 @@ final class DemoShop
         $instructors = [];
         foreach ($people['staff'] as $given) {
             $user = $this->person($given['name'], $given['email'], Role::from($given['role']));
-            $user->update(['pin_hash' => self::PIN]);
+            $user->update(['pin_hash' => self::PIN, 'all_cohorts' => $given['all_cohorts'] ?? false]);
             if ($given['signs'] ?? false) {
                 $user->signsFor()->attach(Permit::query()->pluck('id'));
                 $instructors[] = $user;
@@ -179,9 +179,10 @@ final class DemoShop
         static $password = null;
         $password ??= bcrypt(self::PASSWORD);
         $user = User::query()->create([
-            'name' => $name, 'email' => $email, 'password' => $password, 'role' => $role, 'cohort_id' => $cohort?->id,
-            'units' => 'mm', 'active' => true,
+            'name' => $name, 'email' => $email, 'password' => $password, 'role' => $role,
+            'units' => 'mm', 'active' => true, 'joined_at' => CarbonImmutable::now(),
         ]);
+        $cohort === null || $user->cohorts()->attach($cohort->id);
         if ($role !== Role::Auditor) {
             Badge::query()->create(['user_id' => $user->id, 'code_hash' => Badge::hash(DemoBadges::code($user))]);
         }

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $user_id
  * @property string $code_hash
  * @property bool $active
+ * @property 'lost'|'returned'|'replaced'|null $ended_because
  * @property User $user
  */
 final class Badge extends Model

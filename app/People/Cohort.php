@@ -6,12 +6,13 @@ namespace App\People;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
 /**
  * @property int $id
  * @property string $name
  * @property CarbonImmutable $starts_on
+ * @property CarbonImmutable|null $ends_on
  */
 final class Cohort extends Model
 {
@@ -21,12 +22,12 @@ final class Cohort extends Model
 
     protected function casts(): array
     {
-        return ['starts_on' => 'immutable_date'];
+        return ['starts_on' => 'immutable_date', 'ends_on' => 'immutable_date'];
     }
 
-    /** @return HasMany<User, $this> */
-    public function learners(): HasMany
+    /** @return BelongsToMany<User, $this> learners, and who teaches them */
+    public function members(): BelongsToMany
     {
-        return $this->hasMany(User::class);
+        return $this->belongsToMany(User::class, 'people_memberships');
     }
 }

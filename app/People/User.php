@@ -9,10 +9,10 @@ use App\Support\BootsByName;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Notifications\Notifiable;
+use Illuminate\Support\Facades\DB;
 
 /**
  * @property int $id
@@ -20,7 +20,6 @@ use Illuminate\Notifications\Notifiable;
  * @property string $email
  * @property string $password
  * @property Role $role
- * @property int|null $cohort_id
  * @property bool $active
  * @property 'mm'|'in' $units
  * @property string $language one that Sentences knows
@@ -33,7 +32,11 @@ use Illuminate\Notifications\Notifiable;
  * @property int|null $totp_used_step
  * @property CarbonImmutable|null $born_on
  * @property CarbonImmutable|null $guardian_acknowledged_on
- * @property Cohort|null $cohort
+ * @property bool $all_cohorts  an instructor who reaches every learner
+ * @property CarbonImmutable|null $invited_at
+ * @property CarbonImmutable|null $joined_at  when a password of their own was set
+ * @property string|null $sis_id  what the school calls them in its lists
+ * @property Collection<int, Cohort> $cohorts
  * @property Collection<int, Permit> $signsFor
  */
 final class User extends Authenticatable
@@ -45,7 +48,7 @@ final class User extends Authenticatable
 
     protected $guarded = [];
 
-    protected $attributes = ['language' => 'en', 'totp_secret' => null, 'totp_confirmed_at' => null, 'totp_used_step' => null];
+    protected $attributes = ['language' => 'en', 'all_cohorts' => false, 'totp_secret' => null, 'totp_confirmed_at' => null, 'totp_used_step' => null];
 
     protected $hidden = ['password', 'pin_hash', 'remember_token', 'totp_secret'];
 
@@ -60,6 +63,9 @@ final class User extends Authenticatable
             'pin_set_at' => 'immutable_datetime',
             'totp_secret' => 'encrypted',
             'totp_confirmed_at' => 'immutable_datetime',
+            'all_cohorts' => 'boolean',
+            'invited_at' => 'immutable_datetime',
+            'joined_at' => 'immutable_datetime',
             'born_on' => 'immutable_date',
             'guardian_acknowledged_on' => 'immutable_date',
         ];
@@ -91,10 +97,41 @@ final class User extends Authenticatable
         return $this->role === Role::Learner;
     }
 
-    /** @return BelongsTo<Cohort, $this> */
-    public function cohort(): BelongsTo
+    /**
+     * Whose classes they are in, or teach.
+     *
+     * @return BelongsToMany<Cohort, $this>
+     */
+    public function cohorts(): BelongsToMany
     {
-        return $this->belongsTo(Cohort::class);
+        $cohorts = $this->belongsToMany(Cohort::class, 'people_memberships');
+        $cohorts->orderBy('starts_on')->orderBy('name');
+
+        return $cohorts;
+    }
+
+    /** Whether this person teaches that learner: of a cohort of theirs, or the lead says that they reach everybody. */
+    public function reaches(self $learner): bool
+    {
+        return $this->teaches() && ($this->leads() || $this->all_cohorts || DB::table('people_memberships', 'own')
+            ->join('people_memberships as theirs', 'theirs.cohort_id', '=', 'own.cohort_id')
+            ->where('own.user_id', $this->id)->where('theirs.user_id', $learner->id)->exists());
+    }
+
+    /**
+     * The learners that this person teaches, by name.
+     *
+     * @return Builder<self>
+     */
+    public function reached(): Builder
+    {
+        return self::learners()->when(
+            ! $this->leads() && ! $this->all_cohorts,
+            fn (Builder $learners): Builder => $learners->whereHas(
+                'cohorts',
+                fn (Builder $cohorts): Builder => $cohorts->whereIn('people_cohorts.id', DB::table('people_memberships')->where('user_id', $this->id)->select('cohort_id')),
+            ),
+        );
     }
 
     /**

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use App\People\Http\ClassListController;
+use App\People\Http\CohortController;
+use App\People\Http\FirstLeadController;
 use App\People\Http\MailboxController;
 use App\People\Http\MeController;
 use App\People\Http\PasswordController;
@@ -18,6 +21,7 @@ Route::middleware('throttle:reset')->group(function (): void {
     Route::post('password-reset', [PasswordResetController::class, 'store']);
     Route::put('password-reset', [PasswordResetController::class, 'update']);
 });
+Route::post('first-lead', FirstLeadController::class)->middleware('throttle:reset');
 Route::get('mailbox', [MailboxController::class, 'index']);
 Route::get('me', [MeController::class, 'show']);
 
@@ -33,7 +37,17 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('me/second-factor', [SecondFactorController::class, 'destroy']);
     Route::middleware('can:lead')->group(function (): void {
         Route::get('everybody', [StaffController::class, 'index']);
+        Route::post('everybody', [StaffController::class, 'store']);
+        Route::put('everybody/{person}', [StaffController::class, 'replace']);
         Route::patch('everybody/{person}', [StaffController::class, 'update']);
+        Route::post('everybody/{person}/invitation', [StaffController::class, 'invite']);
+        Route::put('everybody/{person}/badge', [StaffController::class, 'badge']);
+        Route::delete('everybody/{person}/badge', [StaffController::class, 'endBadge']);
+        Route::get('cohorts', [CohortController::class, 'index']);
+        Route::post('cohorts', [CohortController::class, 'store']);
+        Route::put('cohorts/{cohort}', [CohortController::class, 'update']);
+        Route::get('class-list', [ClassListController::class, 'show']);
+        Route::post('class-list', [ClassListController::class, 'store']);
         Route::delete('everybody/{person}/pin', [StaffController::class, 'resetPin']);
         Route::delete('everybody/{person}/second-factor', [StaffController::class, 'takeSecondFactorAway']);
     });

@@ -70,7 +70,7 @@ final class Plan extends Model
     }
 
     /**
-     * Learners see the shop's plans and their own; whoever teaches sees all.
+     * Learners see the shop's plans and their own; whoever teaches sees those of their learners too.
      *
      * @return Builder<self>
      */
@@ -78,19 +78,23 @@ final class Plan extends Model
     {
         $plans = self::query();
 
-        return $user->teaches()
+        return $user->leads()
             ? $plans
             : $plans->where(
                 static fn (Builder $any): Builder => $any->where('owner_id', $user->id)->orWhereHas(
                     'owner',
                     static fn (Builder $owner): Builder => $owner->where('role', '!=', Role::Learner),
+                )->when(
+                    $user->teaches(),
+                    static fn (Builder $any): Builder => $any->orWhereHas('owner', static fn (Builder $owner): Builder => $owner
+                        ->whereIn('id', $user->reached()->reorder()->select('id'))),
                 ),
             );
     }
 
     public function isVisibleTo(User $user): bool
     {
-        return $user->teaches() || $this->owner_id === $user->id || ! $this->owner->learns();
+        return $this->owner_id === $user->id || ! $this->owner->learns() || $user->reaches($this->owner);
     }
 
     /** Whoever teaches minds the shop's plans; a learner their own. */

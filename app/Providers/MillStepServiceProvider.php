@@ -9,6 +9,7 @@ use App\Competency\Events\LedgerBroken;
 use App\Competency\Events\PermitDefined;
 use App\Competency\Events\PermitHeld;
 use App\Competency\Events\PermitRevoked;
+use App\Gate\Badges;
 use App\Gate\Device;
 use App\Gate\Events\BadgesGuessed;
 use App\Gate\Events\PresenceChanged;
@@ -16,6 +17,8 @@ use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\Token;
 use App\Language\Speech;
 use App\Live\Push;
+use App\People\BadgeDesk;
+use App\People\Events\PersonChanged;
 use App\People\Events\PersonDeactivated;
 use App\People\MailboxTransport;
 use App\People\User;
@@ -50,6 +53,7 @@ final class MillStepServiceProvider extends ServiceProvider
         Date::use(CarbonImmutable::class);
         Connection::resolverFor('pgsql', static fn (mixed ...$made): QuietConnection => new QuietConnection(...$made));
         $this->app->singleton(Push::class);
+        $this->app->bind(BadgeDesk::class, Badges::class);
         Sanctum::usePersonalAccessTokenModel(Token::class);
     }
 
@@ -64,8 +68,10 @@ final class MillStepServiceProvider extends ServiceProvider
         Gate::define(
             'view-record',
             static fn (User $user, User $learner): bool => $learner->learns()
-                && ($user->teaches() || $user->audits() || $user->is($learner)),
+                && ($user->reaches($learner) || $user->audits() || $user->is($learner)),
         );
+        // Who teaches a learner decides, marks and signs for them; holding somebody back is open to whoever teaches.
+        Gate::define('teach-learner', static fn (User $user, User $learner): bool => $learner->learns() && $user->reaches($learner));
         // A machine's screen or reader is paired, and revoked, by the lead or by whoever may sign for what the machine takes.
         Gate::define('pair', static fn (User $user, Machine $machine): bool => $user->leads()
             || ($user->teaches() && $user->signsFor()->whereKey($machine->permits->modelKeys())->exists()));
@@ -73,7 +79,7 @@ final class MillStepServiceProvider extends ServiceProvider
         Gate::define('lead', static fn (User $user): bool => $user->leads());
 
         // What is no number, or no UUID, names nothing: it is not found, and the database is not asked.
-        foreach (['bar', 'device', 'hold', 'learner', 'person', 'tool', 'alert'] as $number) {
+        foreach (['bar', 'cohort', 'device', 'hold', 'learner', 'person', 'tool', 'alert'] as $number) {
             Route::pattern($number, '[0-9]{1,18}');
         }
 
@@ -111,6 +117,7 @@ final class MillStepServiceProvider extends ServiceProvider
             EntryCorrected::class,
             MachineTakenOutOfService::class,
             PersonDeactivated::class,
+            PersonChanged::class,
             PresenceChanged::class,
             PolicyChanged::class,
             PermitDefined::class,

@@ -14,7 +14,8 @@ use App\Workshop\Machine;
 beforeEach(function (): void {
     $this->by = $this->instructor();
     $this->cohort = Cohort::query()->create(['name' => 'Morning', 'starts_on' => now()]);
-    $this->learner = $this->person(with: ['cohort_id' => $this->cohort->id]);
+    $this->learner = $this->person();
+    $this->learner->cohorts()->attach($this->cohort);
     $this->today = fn () => $this->actingAs($this->by)->getJson('/api/competency/today')->assertOk();
     $this->waiting = fn (): array => array_column(($this->today)()->json('waiting'), 'kind');
 });

@@ -26,6 +26,7 @@ final class AttemptController
             'learner_id' => ['required', 'integer', 'between:1,9007199254740991'],
         ]);
         $learner = User::query()->where('role', Role::Learner)->findOrFail($request->integer('learner_id'));
+        Gate::authorize('teach-learner', $learner);
         $attempt = $open(Sheet::current($given['sheet']), $learner, $user, $given['id']);
 
         return (new AttemptResource($attempt->load(['sheet.part', 'sheet.boundMachine', 'learner', 'assessor'])))
@@ -47,6 +48,7 @@ final class AttemptController
         MarkCriterion $mark,
         #[CurrentUser] User $user,
     ): AttemptResource {
+        Gate::authorize('teach-learner', $attempt->learner);
         /** @var array{result?: string|int|null, value?: string|null, dx?: string|null, dy?: string|null, units?: 'mm'|'in'|null} $given */
         $given = $request->validate([
             'result' => ['nullable', 'in:met,prompted,not_met,not_seen'],
@@ -61,6 +63,8 @@ final class AttemptController
 
     public function conclude(Attempt $attempt, ConcludeAssessment $conclude, #[CurrentUser] User $user): AttemptResource
     {
+        Gate::authorize('teach-learner', $attempt->learner);
+
         return new AttemptResource($conclude($attempt, $user));
     }
 }

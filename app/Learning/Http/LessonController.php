@@ -13,6 +13,7 @@ use App\People\User;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
 
 final class LessonController
 {
@@ -41,6 +42,7 @@ final class LessonController
 
     public function open(HoldPoint $hold, AnswerStep $answer, #[CurrentUser] User $user): Response
     {
+        Gate::authorize('teach-learner', $hold->progress->learner);
         $answer->open($hold, $user->id);
 
         return response()->noContent();

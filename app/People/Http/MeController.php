@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Http;
 
 use App\Language\Sentences;
+use App\People\FirstLead;
 use App\People\User;
 use App\Workshop\Policy;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -21,6 +22,7 @@ final class MeController
             'person' => $user === null ? null : new PersonResource($user),
             // A shared tablet that is left alone so long signs out.
             'idle_minutes' => $user !== null && $request->session()->has(LeftAlone::TOUCHED) ? Policy::inForce()->sharedIdleMinutes : null,
+            'first_run' => $user === null && FirstLead::isWanted(),
             'demo' => config('millstep.demo') === true,
         ]);
     }

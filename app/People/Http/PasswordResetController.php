@@ -6,7 +6,9 @@ namespace App\People\Http;
 
 use App\Language\Speech;
 use App\People\GoodPassword;
+use App\People\Invite;
 use App\People\User;
+use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
@@ -32,7 +34,9 @@ final class PasswordResetController
             'email' => ['required', 'string', 'email', 'max:255'],
             'password' => ['required', 'string', 'confirmed', new GoodPassword([$request->string('email')->value()])],
         ]);
-        $status = Password::reset([...$given, 'password_confirmation' => $given['password']], static function (User $user,
+        // An invitation is a letter of another kind, that may lie for longer; each opens with its own token alone.
+        $broker = $request->boolean('invited') ? Invite::BROKER : null;
+        $status = Password::broker($broker)->reset([...$given, 'password_confirmation' => $given['password']], static function (User $user,
             string $password): void {
             $fault = (new GoodPassword([$user->name, $user->email]))->fault($password);
             if ($fault !== null) {
@@ -40,7 +44,9 @@ final class PasswordResetController
             }
             // Whoever knew the old one is out everywhere.
             DB::transaction(static function () use ($user, $password): void {
-                $user->forceFill(['password' => $password, 'remember_token' => Str::random(60)])->save();
+                $user->forceFill([
+                    'password' => $password, 'remember_token' => Str::random(60), 'joined_at' => $user->joined_at ?? CarbonImmutable::now(),
+                ])->save();
                 DB::table('people_sessions')->where('user_id', $user->id)->delete();
             });
         });

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace App\People\Http;
 
+use App\People\BadgeDesk;
 use App\People\ChangeActive;
+use App\People\Http\Requests\PersonRequest;
+use App\People\Invite;
 use App\People\Pin;
+use App\People\SavePerson;
 use App\People\SecondFactor;
 use App\People\User;
 use App\Support\Refusal;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 
@@ -18,14 +23,51 @@ final class StaffController
 {
     public function index(): AnonymousResourceCollection
     {
-        return StaffResource::collection(User::query()->with(['cohort', 'signsFor'])->orderBy('name')->get());
+        return StaffResource::everybody();
+    }
+
+    public function store(PersonRequest $request, SavePerson $save, Invite $invite, #[CurrentUser] User $user): JsonResponse
+    {
+        $person = $save(null, [...$request->person(), 'units' => $user->units], $user);
+        $request->boolean('invite') && $invite($person);
+
+        return StaffResource::one($person)->response()->setStatusCode(201);
+    }
+
+    public function replace(PersonRequest $request, User $person, SavePerson $save, #[CurrentUser] User $user): StaffResource
+    {
+        return StaffResource::one($save($person, $request->person(), $user));
+    }
+
+    public function invite(User $person, Invite $invite): StaffResource
+    {
+        return StaffResource::one($invite($person));
+    }
+
+    /** Hands a badge out, in the place of the one they have. */
+    public function badge(Request $request, User $person, BadgeDesk $badges, #[CurrentUser] User $user): StaffResource
+    {
+        /** @var array{code: string} $given */
+        $given = $request->validate(['code' => ['required', 'string', 'min:4', 'max:64']]);
+        $badges->issue($person, $given['code'], $user);
+
+        return StaffResource::one($person);
+    }
+
+    public function endBadge(Request $request, User $person, BadgeDesk $badges, #[CurrentUser] User $user): StaffResource
+    {
+        /** @var array{because: 'lost'|'returned'} $given */
+        $given = $request->validate(['because' => ['required', 'in:lost,returned']]);
+        $badges->end($person, $given['because'], $user);
+
+        return StaffResource::one($person);
     }
 
     public function update(Request $request, User $person, ChangeActive $change, #[CurrentUser] User $user): StaffResource
     {
         $request->validate(['active' => ['required', 'boolean']]);
 
-        return new StaffResource($change($person, $request->boolean('active'), $user)->load(['cohort', 'signsFor']));
+        return StaffResource::one($change($person, $request->boolean('active'), $user));
     }
 
     /** Of somebody else: one's own is turned off on one's own page, with the password. */
@@ -36,13 +78,13 @@ final class StaffController
         }
         $factor->takeAway($person);
 
-        return new StaffResource($person->refresh()->load(['cohort', 'signsFor']));
+        return StaffResource::one($person);
     }
 
     public function resetPin(User $person, Pin $pin): StaffResource
     {
         $pin->reset($person);
 
-        return new StaffResource($person->refresh()->load(['cohort', 'signsFor']));
+        return StaffResource::one($person);
     }
 }

@@ -4,14 +4,34 @@ declare(strict_types=1);
 
 namespace App\People\Http;
 
+use App\People\BadgeDesk;
+use App\People\Cohort;
 use App\People\User;
 use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Resources\Json\JsonResource;
 
 /** @mixin User */
 final class StaffResource extends JsonResource
 {
     public static $wrap = null;
+
+    /** @var array<int, true> */
+    private static array $carried = [];
+
+    public static function one(User $person): self
+    {
+        self::$carried = app(BadgeDesk::class)->carried();
+
+        return new self($person->refresh()->load(['cohorts', 'signsFor']));
+    }
+
+    public static function everybody(): AnonymousResourceCollection
+    {
+        self::$carried = app(BadgeDesk::class)->carried();
+
+        return self::collection(User::query()->with(['cohorts', 'signsFor'])->orderBy('name')->get());
+    }
 
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
@@ -21,7 +41,13 @@ final class StaffResource extends JsonResource
             'name' => $this->name,
             'email' => $this->email,
             'role' => $this->role->value,
-            'cohort' => $this->cohort?->name,
+            'cohorts' => $this->cohorts->map(static fn (Cohort $cohort): array => ['id' => $cohort->id, 'name' => $cohort->name])->all(),
+            'all_cohorts' => $this->all_cohorts,
+            'born_on' => $this->born_on?->format('Y-m-d'),
+            'guardian_acknowledged_on' => $this->guardian_acknowledged_on?->format('Y-m-d'),
+            'invited_at' => $this->invited_at?->toIso8601ZuluString(),
+            'joined' => $this->joined_at !== null,
+            'badge' => isset(self::$carried[$this->id]),
             'active' => $this->active,
             'signs_for' => $this->signsFor->pluck('name')->all(),
             'pin' => match (true) {

@@ -15,6 +15,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Support\Facades\Gate;
 
 final class EntryController
 {
@@ -63,6 +64,7 @@ final class EntryController
 
     public function decide(Request $request, Entry $entry, DecideOnPractice $decide, #[CurrentUser] User $user): EntryResource
     {
+        Gate::authorize('teach-learner', $entry->learner);
         $given = $request->validate([
             'confirm' => ['required', 'boolean'],
             'reason' => ['required_if:confirm,false', 'nullable', 'string', 'max:300'],

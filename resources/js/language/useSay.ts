@@ -28,8 +28,9 @@ export function useSay() {
       return new Intl.ListFormat(formatLocale(), {
         type: code === 'input.any_of' ? 'disjunction' : 'conjunction',
       }).format((terms.list as Words[]).map((one) => say(one)));
-    const key = `core.${code}`;
-    if (!te(key) && !te(key, 'en-GB')) return code;
+    const known = (key: string) => te(key) || te(key, 'en-GB');
+    const key = known(`core.${code}`) ? `core.${code}` : code;
+    if (!known(key)) return code;
     const named = Object.fromEntries(Object.entries(terms).map(([name, term]) => [name, termIn(name, term)]));
     const said = typeof terms.count === 'number' ? t(key, named, terms.count) : t(key, named);
     // A sentence begins with a capital, also where it begins with a term; a name stays as it is.

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+use App\Language\Speech;
+use Illuminate\Notifications\Messages\MailMessage;
+use Illuminate\Notifications\Notification;
+
+final class Invitation extends Notification
+{
+    public function __construct(#[\SensitiveParameter] private readonly string $token)
+    {
+    }
+
+    /** @return list<string> */
+    public function via(User $person): array
+    {
+        return ['mail'];
+    }
+
+    public function toMail(User $person): MailMessage
+    {
+        $says = Speech::to($person);
+        // Behind the #, so that it never reaches a server, and no log.
+        $link = rtrim((string) config('app.url'), '/').'/reset#'
+            .http_build_query(['token' => $this->token, 'email' => $person->email, 'invited' => 1]);
+
+        return (new MailMessage)->subject($says->sayCode('letter.invitation.subject'))
+            ->greeting($says->sayCode('letter.hello', ['name' => $person->name]))
+            ->line($says->sayCode('letter.invitation.why'))
+            ->action($says->sayCode('letter.invitation.act'), $link)
+            ->line($says->sayCode('letter.invitation.until', ['days' => (int) (config('auth.passwords.invitations.expire') / 1440)]))
+            ->salutation($says->sayCode('letter.regards'));
+    }
+}
