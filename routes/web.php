@@ -6,7 +6,7 @@ use Illuminate\Support\Facades\Route;
 
 // Each room brings its own routes.
 Route::prefix('api')->group(function (): void {
-    foreach (['People', 'Measure', 'Workshop', 'Planning', 'Learning', 'Practice', 'Assessment', 'Competency', 'Gate', 'Records',
+    foreach (['People', 'Measure', 'Workshop', 'Planning', 'Learning', 'Practice', 'Assessment', 'Competency', 'Gate', 'Records', 'Content',
         'Live'] as $room) {
         Route::prefix(strtolower($room))->group(base_path("app/$room/routes.php"));
     }

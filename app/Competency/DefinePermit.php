@@ -8,6 +8,8 @@ use App\Assessment\Sheet;
 use App\Competency\Events\PermitDefined;
 use App\Learning\Check;
 use App\Learning\Lesson;
+use App\People\Role;
+use App\People\User;
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
 use App\Support\PowerLock;
@@ -105,6 +107,19 @@ final class DefinePermit
         return $faults;
     }
 
+    /** @return array<string, list<array{code: string, title: string}>> what a permit may ask for, each by its latest version */
+    public static function choices(): array
+    {
+        $each = static fn (string $model): array => array_values($model::query()->orderBy('code')->orderByDesc('version')->get()
+            ->unique('code')->map(static fn (Lesson|Check|Sheet $one): array => ['code' => $one->code, 'title' => $one->title])->all());
+
+        return [
+            'lessons' => $each(Lesson::class), 'checks' => $each(Check::class), 'assessments' => $each(Sheet::class),
+            'permits' => array_values(Permit::query()->orderBy('id')->get()
+                ->map(static fn (Permit $permit): array => ['code' => $permit->code, 'title' => $permit->name])->all()),
+        ];
+    }
+
     /** @param  Definition  $given  without faults */
     public function __invoke(array $given): Permit
     {
@@ -126,7 +141,9 @@ final class DefinePermit
                 $permit->machines()->sync(Machine::query()->whereIn('id', $given['machines'])->pluck('id'));
             }
             if (isset($given['signers'])) {
-                $permit->signers()->sync($given['signers']);
+                // Only whoever teaches can be given a pen.
+                $permit->signers()->sync(User::query()->whereIn('id', $given['signers'])
+                    ->whereIn('role', [Role::Lead, Role::Instructor])->pluck('id'));
             }
             PermitDefined::dispatch($permit->id);
 

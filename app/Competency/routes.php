@@ -5,12 +5,17 @@ declare(strict_types=1);
 use App\Competency\Http\AcknowledgementController;
 use App\Competency\Http\CorrectionController;
 use App\Competency\Http\HoldController;
+use App\Competency\Http\PermitController;
 use App\Competency\Http\RecordController;
 use App\Competency\Http\SignOffController;
 use App\Competency\Http\TodayController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
+    Route::get('permits', [PermitController::class, 'index'])->can('teach');
+    Route::get('permits-choices', [PermitController::class, 'choices'])->can('teach');
+    Route::get('permits/{permit}', [PermitController::class, 'show'])->can('teach');
+    Route::put('permits/{code}', [PermitController::class, 'store'])->can('lead');
     Route::get('today', TodayController::class)->can('teach');
     Route::prefix('learners/{learner}')->group(function (): void {
         Route::get('/', RecordController::class)->can('view-record', 'learner');

@@ -55,6 +55,21 @@ final readonly class Pack
         return (string) ($there[$key] ?? $this->about->values[$key] ?? $this->code);
     }
 
+    /** Whether it is written in that language, or translated into it. */
+    public function speaks(string $language): bool
+    {
+        return ($this->about->values['language'] ?? 'en') === $language || is_dir("$this->path/locales/$language/lessons");
+    }
+
+    /** @return array{lessons: int, checks: int, sheets: int, permits: int} how many files of each */
+    public function counts(): array
+    {
+        return [
+            'lessons' => count($this->files('lessons', 'md')), 'checks' => count($this->files('checks', 'yaml')),
+            'sheets' => count($this->files('sheets', 'yaml')), 'permits' => count($this->files('permits', 'yaml')),
+        ];
+    }
+
     /** @return array<string, string> paths of a kind, by their names */
     private function files(string $folder, string $ending): array
     {

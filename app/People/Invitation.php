@@ -23,14 +23,11 @@ final class Invitation extends Notification
     public function toMail(User $person): MailMessage
     {
         $says = Speech::to($person);
-        // Behind the #, so that it never reaches a server, and no log.
-        $link = rtrim((string) config('app.url'), '/').'/reset#'
-            .http_build_query(['token' => $this->token, 'email' => $person->email, 'invited' => 1]);
 
         return (new MailMessage)->subject($says->sayCode('letter.invitation.subject'))
             ->greeting($says->sayCode('letter.hello', ['name' => $person->name]))
             ->line($says->sayCode('letter.invitation.why'))
-            ->action($says->sayCode('letter.invitation.act'), $link)
+            ->action($says->sayCode('letter.invitation.act'), Invite::link($person, $this->token))
             ->line($says->sayCode('letter.invitation.until', ['days' => (int) (config('auth.passwords.invitations.expire') / 1440)]))
             ->salutation($says->sayCode('letter.regards'));
     }

@@ -14,17 +14,28 @@ final class Invite
 {
     public const BROKER = 'invitations';
 
-    /** @throws Refusal `inactive` */
-    public function __invoke(User $person): User
+    /**
+     * @return string|null the link, where no mail server is set up: the lead hands it over
+     *
+     * @throws Refusal `inactive`
+     */
+    public function __invoke(User $person): ?string
     {
         if (! $person->active) {
             throw Refusal::because('inactive', ['name' => $person->name]);
         }
         $broker = Password::broker(self::BROKER);
         assert($broker instanceof PasswordBroker);
-        $person->notify(new Invitation($broker->createToken($person)));
+        $token = $broker->createToken($person);
+        $person->notify(new Invitation($token));
         $person->update(['invited_at' => CarbonImmutable::now()]);
 
-        return $person;
+        return config('mail.default') === 'mailbox' && config('millstep.demo') !== true ? self::link($person, $token) : null;
+    }
+
+    /** What opens it stands behind the #, so that it never reaches a server, and no log. */
+    public static function link(User $person, #[\SensitiveParameter] string $token): string
+    {
+        return rtrim((string) config('app.url'), '/').'/reset#'.http_build_query(['token' => $token, 'email' => $person->email, 'invited' => 1]);
     }
 }

@@ -8,6 +8,7 @@ use App\Workshop\Http\FileController;
 use App\Workshop\Http\MachineController;
 use App\Workshop\Http\MaterialController;
 use App\Workshop\Http\PolicyController;
+use App\Workshop\Http\ShopController;
 use Illuminate\Support\Facades\Route;
 
 // Everybody signed in reads; whoever teaches minds tools and stock; the shop lead answers for the rest.
@@ -33,6 +34,7 @@ Route::middleware('auth')->group(function (): void {
     });
 
     Route::middleware('can:lead')->group(function (): void {
+        Route::put('shop', [ShopController::class, 'update']);
         Route::post('machines', [MachineController::class, 'store']);
         Route::put('machines/{machine}', [MachineController::class, 'update']);
         Route::delete('cribs/{crib}', [CribController::class, 'destroy']);

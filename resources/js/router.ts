@@ -23,6 +23,12 @@ export const router = createRouter({
       meta: { guest: true, bare: true },
     },
     {
+      path: '/first',
+      name: 'first',
+      component: () => import('./people/FirstPage.vue'),
+      meta: { guest: true, bare: true },
+    },
+    {
       path: '/forgot',
       name: 'forgot',
       component: () => import('./people/ForgotPage.vue'),
@@ -81,6 +87,16 @@ export const router = createRouter({
     { path: '/workshop/devices', name: 'devices', component: () => import('./gate/DevicesPage.vue') },
     { path: '/records', name: 'changes', component: () => import('./records/ChangesPage.vue') },
     { path: '/records/people', name: 'people', component: () => import('./people/PeoplePage.vue') },
+    { path: '/records/people/list', name: 'class-list', component: () => import('./people/ClassListPage.vue') },
+    { path: '/workshop/shop', name: 'shop', component: () => import('./workshop/ShopPage.vue') },
+    { path: '/workshop/content', name: 'content', component: () => import('./content/ContentPage.vue') },
+    { path: '/workshop/permits', name: 'permits', component: () => import('./competency/PermitsPage.vue') },
+    {
+      path: '/workshop/permits/:code',
+      name: 'permit',
+      component: () => import('./competency/PermitPage.vue'),
+      props: true,
+    },
     { path: '/workshop/file', name: 'workshop-file', component: () => import('./workshop/WorkshopFilePage.vue') },
     {
       path: '/gate/:machine',
@@ -96,6 +112,8 @@ export const router = createRouter({
 router.beforeEach(async (to) => {
   if (to.meta.guest) return true;
   const me = await queryClient.fetchQuery(meQuery).catch(() => null);
+  // Nobody leads this shop yet: whoever started it begins.
+  if (me?.first_run) return { name: 'first' };
   if (!me?.person) return { name: 'sign-in', query: { next: to.fullPath } };
   // Where the shop asks for a second factor, setting it up comes first.
   return me.person.second_factor === 'wanted' && to.name !== 'account' ? { name: 'account' } : true;

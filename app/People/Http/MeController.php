@@ -8,6 +8,7 @@ use App\Language\Sentences;
 use App\People\FirstLead;
 use App\People\User;
 use App\Workshop\Policy;
+use App\Workshop\Shop;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -23,6 +24,7 @@ final class MeController
             // A shared tablet that is left alone so long signs out.
             'idle_minutes' => $user !== null && $request->session()->has(LeftAlone::TOUCHED) ? Policy::inForce()->sharedIdleMinutes : null,
             'first_run' => $user === null && FirstLead::isWanted(),
+            'shop' => Shop::here(),
             'demo' => config('millstep.demo') === true,
         ]);
     }

@@ -29,9 +29,9 @@ final class StaffController
     public function store(PersonRequest $request, SavePerson $save, Invite $invite, #[CurrentUser] User $user): JsonResponse
     {
         $person = $save(null, [...$request->person(), 'units' => $user->units], $user);
-        $request->boolean('invite') && $invite($person);
+        $link = $request->boolean('invite') ? $invite($person) : null;
 
-        return StaffResource::one($person)->response()->setStatusCode(201);
+        return StaffResource::one($person, $link)->response()->setStatusCode(201);
     }
 
     public function replace(PersonRequest $request, User $person, SavePerson $save, #[CurrentUser] User $user): StaffResource
@@ -41,7 +41,7 @@ final class StaffController
 
     public function invite(User $person, Invite $invite): StaffResource
     {
-        return StaffResource::one($invite($person));
+        return StaffResource::one($person, $invite($person));
     }
 
     /** Hands a badge out, in the place of the one they have. */

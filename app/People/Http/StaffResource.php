@@ -16,14 +16,19 @@ final class StaffResource extends JsonResource
 {
     public static $wrap = null;
 
+    private ?string $link = null;
+
     /** @var array<int, true> */
     private static array $carried = [];
 
-    public static function one(User $person): self
+    /** @param  string|null  $link  of an invitation that no mail server carries; it goes out once */
+    public static function one(User $person, #[\SensitiveParameter] ?string $link = null): self
     {
         self::$carried = app(BadgeDesk::class)->carried();
+        $resource = new self($person->refresh()->load(['cohorts', 'signsFor']));
+        $resource->link = $link;
 
-        return new self($person->refresh()->load(['cohorts', 'signsFor']));
+        return $resource;
     }
 
     public static function everybody(): AnonymousResourceCollection
@@ -46,6 +51,7 @@ final class StaffResource extends JsonResource
             'born_on' => $this->born_on?->format('Y-m-d'),
             'guardian_acknowledged_on' => $this->guardian_acknowledged_on?->format('Y-m-d'),
             'invited_at' => $this->invited_at?->toIso8601ZuluString(),
+            'link' => $this->link,
             'joined' => $this->joined_at !== null,
             'badge' => isset(self::$carried[$this->id]),
             'active' => $this->active,

@@ -10,10 +10,14 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import StageKey from './StageKey.vue';
+import { useMe } from '@/people/useMe';
+import SetUpPanel from '@/content/SetUpPanel.vue';
+import { finds } from '@/ui/find';
 import { useNext } from './useNext';
 import WaitingList from './WaitingList.vue';
 
 const { t, d } = useI18n();
+const { leads } = useMe();
 const { all } = useNext();
 const REFRESH_MS = 10_000;
 const today = useQuery({
@@ -37,14 +41,17 @@ const end = useCommand((turn: string) => ({
 
 const search = ref('');
 const order = ref<'name' | 'stage'>('name');
-const permit = computed(() => today.data.value?.permits[0]);
+const chosenPermit = ref('');
+const permit = computed(
+  () => today.data.value?.permits.find(({ code }) => code === chosenPermit.value) ?? today.data.value?.permits[0],
+);
 const cohorts = computed(() =>
   (today.data.value?.cohorts ?? []).map((cohort) => ({
     ...cohort,
     learners: cohort.learners
       .flatMap((learner) => {
         const standing = permit.value ? learner.standings[permit.value.code] : undefined;
-        return standing && learner.name.toLowerCase().includes(search.value.trim().toLowerCase())
+        return standing && finds(search.value, learner.name, cohort.name, t(`stage.${standing.stage}`))
           ? [{ ...learner, standing }]
           : [];
       })
@@ -72,10 +79,21 @@ const cohorts = computed(() =>
     </div>
     <ErrorNote class="mt-3" :error="presence.error.value" @retry="presence.reset()" />
     <AlertList class="mt-3" />
+    <SetUpPanel v-if="leads" class="mt-4" />
 
     <div class="mt-5 grid items-start gap-6 lg:grid-cols-[minmax(340px,2fr)_5fr]">
       <div class="space-y-6">
         <WaitingList :items="data.waiting" />
+        <section>
+          <h2>{{ t('today.onFloor') }}</h2>
+          <p v-if="data.on_floor.length === 0" class="mt-2 text-quiet">{{ t('today.nobodyOnFloor') }}</p>
+          <ul class="mt-2">
+            <li v-for="each in data.on_floor" :key="each.name">
+              <span class="text-alone" aria-hidden="true">●</span> {{ each.name }},
+              {{ t('today.until', { time: d(each.until, { timeStyle: 'short' }) }) }}
+            </li>
+          </ul>
+        </section>
         <section>
           <h2>{{ t('today.atMachines') }}</h2>
           <p v-if="data.at_machines.length === 0" class="mt-2 text-quiet">{{ t('today.nobodyAtMachines') }}</p>
@@ -104,7 +122,13 @@ const cohorts = computed(() =>
 
       <section>
         <div class="flex flex-wrap items-end gap-x-6 gap-y-2">
-          <h2 class="mr-auto">{{ permit?.name }}</h2>
+          <h2 class="mr-auto">{{ permit?.name ?? t('today.noPermit') }}</h2>
+          <label v-if="data.permits.length > 1" class="flex items-center gap-2 text-sm">
+            {{ t('today.permit') }}
+            <select v-model="chosenPermit" class="field w-56">
+              <option v-for="each in data.permits" :key="each.code" :value="each.code">{{ each.name }}</option>
+            </select>
+          </label>
           <label class="flex items-center gap-2 text-sm"
             >{{ t('today.search') }} <input v-model="search" type="search" class="field w-44"
           /></label>
@@ -119,7 +143,7 @@ const cohorts = computed(() =>
         <StageKey class="mt-3" />
         <div v-for="cohort in cohorts" :key="cohort.id" class="mt-4">
           <h3 class="font-semibold">
-            {{ cohort.name }}
+            {{ cohort.name || t('today.noCohort') }}
             <span class="font-normal text-quiet">({{ t('today.learners', cohort.learners.length) }})</span>
           </h3>
           <p v-if="cohort.learners.length === 0" class="mt-1 text-quiet">{{ t('today.noMatch') }}</p>

@@ -3,7 +3,7 @@ import type { Schemas } from '@/api/client';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import { useCommand } from '@/ui/useCommand';
-import { useTimeAgo } from '@vueuse/core';
+import { useAgo } from '@/ui/useAgo';
 import { useI18n } from 'vue-i18n';
 
 /** Who waits for whom, and the one move that ends the waiting. */
@@ -24,7 +24,7 @@ const confirm = useCommand((item: Item) => ({
   body: { confirm: true },
   label: { key: 'outbox.decision', words: { what: item.what } },
 }));
-const ago = (since: string | null) => (since === null ? '' : useTimeAgo(since).value);
+const { ago } = useAgo();
 </script>
 
 <template>
@@ -52,7 +52,13 @@ const ago = (since: string | null) => (since === null ? '' : useTimeAgo(since).v
         </p>
         <p>{{ item.what }}</p>
         <p v-if="item.detail" class="text-sm text-quiet">
-          {{ item.kind === 'acknowledgement' || item.kind === 'signature' ? t(`lapse.${item.detail}`) : item.detail }}
+          {{
+            item.kind === 'acknowledgement' || item.kind === 'signature'
+              ? t(`lapse.${item.detail}`)
+              : [item.minutes === null ? '' : t('waiting.minutes', { minutes: item.minutes }), item.detail]
+                  .filter(Boolean)
+                  .join(', ')
+          }}
         </p>
         <div class="mt-2">
           <BigButton v-if="item.kind === 'look'" tone="main" :busy="openHold.busy.value" @click="openHold.run(item)">{{

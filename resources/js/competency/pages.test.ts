@@ -37,6 +37,7 @@ describe('today', () => {
     ],
     waiting: [],
     at_machines: [],
+    on_floor: [],
     on_floor_until: null,
     ...given,
   });

@@ -117,6 +117,7 @@ describe('who waits for whom', () => {
     id: 'h1',
     what: 'C6, step 3',
     detail: null,
+    minutes: null,
     ...given,
   });
 

@@ -12,6 +12,7 @@ import DoorPage from './DoorPage.vue';
 const { t } = useI18n();
 /** Stands behind the #, so that no server and no log has seen it. */
 const link = new URLSearchParams(useRoute().hash.slice(1));
+const invited = link.get('invited') === '1';
 const router = useRouter();
 const password = ref('');
 const again = ref('');
@@ -21,6 +22,7 @@ const set = useAction(
       api.PUT('/api/people/password-reset', {
         body: {
           token: link.get('token') ?? '',
+          ...(invited ? { invited: true } : {}),
           email: link.get('email') ?? '',
           password: password.value,
           password_confirmation: again.value,
@@ -32,7 +34,8 @@ const set = useAction(
 </script>
 
 <template>
-  <DoorPage :title="t('people.newPassword')">
+  <DoorPage :title="t(invited ? 'people.welcome' : 'people.newPassword')">
+    <p v-if="invited" class="mb-4">{{ t('people.welcomeWords', { email: link.get('email') ?? '' }) }}</p>
     <form class="space-y-4" @submit.prevent="set.run(undefined)">
       <FormField
         v-slot="field"

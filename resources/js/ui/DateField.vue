@@ -9,7 +9,7 @@ import FormField from './FormField.vue';
  * no day of the calendar.
  */
 const day = defineModel<string>({ required: true });
-defineProps<{ label: string; hint?: string; error?: string; required?: boolean }>();
+const props = defineProps<{ label: string; hint?: string; error?: string; required?: boolean }>();
 const { t } = useI18n();
 
 const parts = ref({ year: '', month: '', day: '' });
@@ -23,6 +23,16 @@ watch(
   { immediate: true },
 );
 watch(parts, (typed) => (day.value = written(typed)), { deep: true });
+/** Half a day is never taken for none. */
+const begun = computed(() => Object.values(parts.value).some((part) => part !== ''));
+const wanted = computed(() => props.required || begun.value);
+const fault = computed(
+  () =>
+    props.error ??
+    (Object.values(parts.value).every((part) => part !== '') && parts.value.year.length === 4 && day.value === ''
+      ? t('ui.date.none')
+      : undefined),
+);
 
 function written({ year, month, day: date }: { year: string; month: string; day: string }): string {
   const [y, m, d] = [Number(year), Number(month), Number(date)];
@@ -42,7 +52,7 @@ const months = computed(() =>
 </script>
 
 <template>
-  <FormField v-slot="field" :label="label" :hint="hint" :error="error">
+  <FormField v-slot="field" :label="label" :hint="hint" :error="fault">
     <div class="flex gap-2" role="group" :aria-label="label">
       <input
         :id="field.id"
@@ -51,7 +61,7 @@ const months = computed(() =>
         inputmode="numeric"
         maxlength="2"
         autocomplete="off"
-        :required="required"
+        :required="wanted"
         :aria-label="`${label}: ${t('ui.date.day')}`"
         :aria-invalid="field.invalid"
         :aria-describedby="field.described"
@@ -59,9 +69,10 @@ const months = computed(() =>
       <select
         v-model="parts.month"
         class="field min-w-0"
-        :required="required"
+        :required="wanted"
         :aria-label="`${label}: ${t('ui.date.month')}`"
       >
+        <option value="">{{ t('ui.date.month') }}</option>
         <option v-for="month in months" :key="month.value" :value="month.value">{{ month.label }}</option>
       </select>
       <input
@@ -70,7 +81,7 @@ const months = computed(() =>
         inputmode="numeric"
         maxlength="4"
         autocomplete="off"
-        :required="required"
+        :required="wanted"
         :aria-label="`${label}: ${t('ui.date.year')}`"
       />
     </div>

@@ -10,8 +10,9 @@ withDefaults(
     mode?: 'text' | 'numeric' | 'decimal';
     reading?: boolean;
     required?: boolean;
+    type?: 'text' | 'email' | 'search';
   }>(),
-  { mode: 'text' },
+  { mode: 'text', type: 'text' },
 );
 </script>
 
@@ -22,7 +23,8 @@ withDefaults(
       v-model="text"
       class="field"
       :class="{ reading }"
-      :inputmode="mode"
+      :type="type"
+      :inputmode="type === 'email' ? 'email' : mode"
       :required="required"
       autocomplete="off"
       spellcheck="false"

@@ -6,7 +6,7 @@ import { useI18n } from 'vue-i18n';
 
 defineProps<{ current: string }>();
 const { t } = useI18n();
-const { teaches } = useMe();
+const { teaches, leads } = useMe();
 const tabs = computed(() =>
   [
     { key: 'machines', name: 'workshop' },
@@ -15,8 +15,15 @@ const tabs = computed(() =>
     { key: 'policy', name: 'policy' },
     ...(teaches.value
       ? [
+          { key: 'permits', name: 'permits' },
           { key: 'devices', name: 'devices' },
           { key: 'file', name: 'workshop-file' },
+        ]
+      : []),
+    ...(leads.value
+      ? [
+          { key: 'content', name: 'content' },
+          { key: 'shop', name: 'shop' },
         ]
       : []),
   ].map(({ key, name }) => ({ key, label: t(`workshop.tabs.${key}`), to: { name } })),

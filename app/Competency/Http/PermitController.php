@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Competency\Http;
+
+use App\Competency\DefinePermit;
+use App\Competency\Http\Requests\PermitRequest;
+use App\Competency\Permit;
+use App\Competency\PermitPreview;
+use App\Language\Speech;
+use App\People\Role;
+use App\People\User;
+use App\Workshop\Machine;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use MillStep\Core\Border\Message;
+use MillStep\Core\Competency\Scope;
+
+/** The permits of the shop: everybody who teaches reads what they ask for, the lead says it. */
+final class PermitController
+{
+    public function index(): AnonymousResourceCollection
+    {
+        return PermitResource::collection(Permit::query()->with(['statements', 'machines', 'signers'])->orderBy('id')->get());
+    }
+
+    /** What a permit may be about and for whom, for the editor. */
+    public function choices(): JsonResponse
+    {
+        return new JsonResponse([
+            'machines' => Machine::query()->orderBy('name')->get()->map(static fn (Machine $machine): array => [
+                'id' => $machine->id, 'name' => $machine->name, 'kind' => $machine->kind,
+            ])->all(),
+            'signers' => User::query()->whereIn('role', [Role::Lead, Role::Instructor])->where('active', true)->orderBy('name')->get()
+                ->map(static fn (User $user): array => ['id' => $user->id, 'name' => $user->name])->all(),
+            'operations' => Scope::OPERATIONS,
+            ...DefinePermit::choices(),
+        ]);
+    }
+
+    /** Kept, or with `preview` only looked at: what is wrong with it, and who would stand elsewhere. */
+    public function store(PermitRequest $request, string $code, DefinePermit $define, PermitPreview $preview): JsonResponse
+    {
+        $definition = $request->definition($code);
+        $faults = $define->faults($definition);
+        $keep = $faults === [] && ! $request->boolean('preview');
+        $affected = $faults === [] ? $preview->of($definition) : [];
+        $permit = $keep ? $define($definition) : null;
+
+        return new JsonResponse([
+            'faults' => (object) array_map(static fn (Message $fault): array => [Speech::say($fault)], $faults),
+            'affected' => $affected,
+            'permit' => $permit === null ? null : (new PermitResource($permit))->toArray($request),
+        ]);
+    }
+
+    public function show(Request $request, Permit $permit): PermitResource
+    {
+        return new PermitResource($permit->load(['statements', 'machines', 'signers']));
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Competency\Http;
+
+use App\Competency\Permit;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** @mixin Permit */
+final class PermitResource extends JsonResource
+{
+    public static $wrap = null;
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $last = $this->statements->sortByDesc('version')->first();
+
+        return [
+            'code' => $this->code,
+            'name' => $this->name,
+            'requirement' => [
+                'lessons' => $this->requirement['lessons'] ?? [],
+                'guided' => $this->requirement['guided'] ?? [],
+                'checks' => $this->requirement['checks'] ?? [],
+                'practice_count' => $this->requirement['practice_count'] ?? 0,
+                'practice_minutes' => $this->requirement['practice_minutes'] ?? 0,
+                'assessments' => $this->requirement['assessments'] ?? [],
+                'prerequisites' => $this->requirement['prerequisites'] ?? [],
+                'recency_days' => $this->requirement['recency_days'] ?? null,
+            ],
+            'scope' => (object) $this->scope,
+            'validity_days' => $this->validity_days,
+            'machine_kinds' => $this->machine_kinds ?? [],
+            'machines' => $this->machines->modelKeys(),
+            'signers' => $this->signers->modelKeys(),
+            // As it was written: a statement is changed in its own words, whatever language is spoken.
+            'statement' => (string) $last?->getRawOriginal('body'),
+            'statement_version' => $last->version ?? 0,
+            'statement_since' => $last?->in_force_from->toIso8601ZuluString(),
+            'statement_grace_until' => $last?->grace_until?->toIso8601ZuluString(),
+        ];
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Competency\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use MillStep\Core\Competency\Scope;
+
+/** What a permit asks for and covers, as the editor sends it. */
+final class PermitRequest extends FormRequest
+{
+    protected function prepareForValidation(): void
+    {
+        $code = $this->route('code');
+        $this->merge(['code' => is_string($code) ? $code : null]);
+    }
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        $codes = ['present', 'array', 'max:200'];
+        $number = ['required', 'integer'];
+
+        return [
+            'code' => ['required', 'string', 'max:60', 'regex:/^[a-z0-9]+(-[a-z0-9]+)*$/'],
+            'name' => ['required', 'string', 'max:120'],
+            'requirement' => ['required', 'array'],
+            'requirement.lessons' => $codes, 'requirement.lessons.*' => ['string', 'max:60'],
+            'requirement.guided' => $codes, 'requirement.guided.*' => ['string', 'max:60'],
+            'requirement.checks' => $codes, 'requirement.checks.*' => ['string', 'max:60'],
+            'requirement.assessments' => $codes, 'requirement.assessments.*' => ['string', 'max:60'],
+            'requirement.prerequisites' => $codes, 'requirement.prerequisites.*' => ['string', 'max:60'],
+            'requirement.practice_count' => [...$number, 'between:0,100'],
+            'requirement.practice_minutes' => [...$number, 'between:0,100000'],
+            'requirement.recency_days' => ['nullable', 'integer', 'between:1,3650'],
+            'scope' => ['present', 'array'],
+            // What a scope does not limit it covers: so every one says what it is for.
+            'scope.materials' => ['required', 'array', 'min:1', 'max:100'], 'scope.materials.*' => ['string', 'max:60'],
+            'scope.operations' => ['required', 'array', 'min:1'], 'scope.operations.*' => [Rule::in(Scope::OPERATIONS)],
+            'scope.max_diameter_mm' => ['nullable', 'numeric', 'between:0.1,1000'],
+            'scope.min_thickness_mm' => ['nullable', 'numeric', 'between:0,1000'],
+            'validity_days' => [...$number, 'between:1,3650'],
+            'statement' => ['required', 'string', 'min:20', 'max:10000'],
+            'grace_days' => ['integer', 'between:0,365'],
+            'machines' => ['present', 'array', 'max:200'], 'machines.*' => ['integer', 'between:1,9007199254740991', 'exists:workshop_machines,id'],
+            'signers' => ['present', 'array', 'max:200'], 'signers.*' => ['integer', 'between:1,9007199254740991', 'exists:people_users,id'],
+            'preview' => ['boolean'],
+        ];
+    }
+
+    /**
+     * @return array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
+     *     statement: string, grace_days: int, machines: list<int>, signers: list<int>}
+     */
+    public function definition(string $code): array
+    {
+        /** @var array<string, mixed> $given */
+        $given = $this->validated();
+        $said = static fn (mixed $value): bool => $value !== null;
+
+        /** @var array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
+         *     statement: string, grace_days: int, machines: list<int>, signers: list<int>} */
+        return [
+            ...array_diff_key($given, ['preview' => 0]),
+            'code' => $code,
+            'requirement' => array_filter((array) $given['requirement'], $said),
+            'scope' => array_filter((array) $given['scope'], $said),
+            'statement' => trim(Str::replace("\r\n", "\n", (string) $given['statement'])),
+            'grace_days' => (int) ($given['grace_days'] ?? 0),
+        ];
+    }
+}

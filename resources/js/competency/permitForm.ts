@@ -1,0 +1,87 @@
+import type { Schemas } from '@/api/client';
+
+type Permit = Schemas['PermitDefinition'];
+
+/** A permit as its editor holds it: numbers as they are typed. */
+export const emptyPermit = () => ({
+  code: '',
+  name: '',
+  lessons: [] as string[],
+  guided: [] as string[],
+  checks: [] as string[],
+  assessments: [] as string[],
+  prerequisites: [] as string[],
+  practice_count: '0',
+  practice_minutes: '0',
+  recency_days: '',
+  materials: [] as string[],
+  operations: [] as string[],
+  max_diameter_mm: '',
+  min_thickness_mm: '',
+  validity_days: '365',
+  machines: [] as number[],
+  signers: [] as number[],
+  statement: '',
+  grace_days: '14',
+});
+
+export type PermitForm = ReturnType<typeof emptyPermit>;
+
+const typed = (value: number | null | undefined) => (value == null ? '' : String(value));
+/** A comma where others put a point; what is no number goes out as it is, and comes back with what is wrong. */
+const number = (value: string) => {
+  const plain = value.trim().replace(',', '.');
+  return plain === '' ? null : Number.isFinite(Number(plain)) ? Number(plain) : (plain as unknown as number);
+};
+
+export function formOf(permit: Permit): PermitForm {
+  const { requirement, scope } = permit;
+  return {
+    ...emptyPermit(),
+    code: permit.code,
+    name: permit.name,
+    lessons: requirement.lessons,
+    guided: requirement.guided,
+    checks: requirement.checks,
+    assessments: requirement.assessments,
+    prerequisites: requirement.prerequisites,
+    practice_count: typed(requirement.practice_count),
+    practice_minutes: typed(requirement.practice_minutes),
+    recency_days: typed(requirement.recency_days),
+    materials: scope.materials ?? [],
+    operations: scope.operations ?? [],
+    max_diameter_mm: typed(scope.max_diameter_mm),
+    min_thickness_mm: typed(scope.min_thickness_mm),
+    validity_days: typed(permit.validity_days),
+    machines: permit.machines,
+    signers: permit.signers,
+    statement: permit.statement,
+  };
+}
+
+export function asGiven(form: PermitForm): Schemas['PermitGiven'] {
+  return {
+    name: form.name,
+    requirement: {
+      lessons: form.lessons,
+      guided: form.guided.filter((code) => !form.lessons.includes(code)),
+      checks: form.checks,
+      assessments: form.assessments,
+      prerequisites: form.prerequisites,
+      practice_count: number(form.practice_count) as number,
+      practice_minutes: number(form.practice_minutes) as number,
+      recency_days: number(form.recency_days),
+    },
+    scope: {
+      materials: form.materials,
+      operations: form.operations,
+      max_diameter_mm: number(form.max_diameter_mm),
+      min_thickness_mm: number(form.min_thickness_mm),
+    },
+    validity_days: number(form.validity_days) as number,
+    statement: form.statement,
+    grace_days: number(form.grace_days) ?? 0,
+    machines: form.machines,
+    signers: form.signers,
+  };
+}
