@@ -37,7 +37,10 @@ final class PublishLesson
             'steps' => $file->steps,
             'translations' => array_map(static fn (LessonFile $said): array => [
                 'title' => $said->front['title'], 'place' => $said->front['place'], 'tools' => array_values($said->front['tools'] ?? []),
-                'steps' => array_column($said->steps, null, 'key'),
+                // Found again by key and id, as every translation is.
+                'steps' => array_map(static fn (array $step): array => [
+                    ...$step, 'choice' => $step['choice'] === null ? null : array_column($step['choice'], null, 'id'),
+                ], array_column($said->steps, null, 'key')),
             ], $translations),
         ];
         $known = Lesson::query()->where('code', $row['code'])->where('version', $row['version'])->first();

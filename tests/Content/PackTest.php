@@ -157,6 +157,11 @@ it('teaches the same steps in Spanish, with no sentence left in English', functi
         foreach ($english as $key => $step) {
             expect($spanish[$key]['do'])->not->toBe($step['do'], "$lesson->code $key");
             expect($spanish[$key]['title'])->not->toBe($step['title'], "$lesson->code $key");
+            foreach ($step['choice'] ?? [] as $index => $option) {
+                expect($spanish[$key]['choice'][$index]['text'])->not->toBe($option['text'], "$lesson->code $key")
+                    ->and($spanish[$key]['choice'][$index]['answer'])->not->toBe($option['answer'], "$lesson->code $key")
+                    ->and($spanish[$key]['choice'][$index]['right'])->toBe($option['right']);
+            }
         }
     }
 });

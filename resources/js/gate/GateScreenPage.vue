@@ -7,6 +7,7 @@ import { useLocalStorage } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import AskPanel from './AskPanel.vue';
+import BadgeField from './BadgeField.vue';
 import BadgeTray from './BadgeTray.vue';
 import GateAnswer from './GateAnswer.vue';
 import PairPanel from './PairPanel.vue';
@@ -147,6 +148,7 @@ watch(
         <BigButton @click="choose('hand_over')">{{ t('gate.handOver') }}</BigButton>
       </div>
       <BadgeTray v-if="me?.demo" :token="token" :busy="reads.busy.value" @badge="badge" />
+      <BadgeField v-else-if="me" :busy="reads.busy.value" @badge="badge" />
       <p class="px-8 py-2 text-quiet">{{ t('ui.precedence') }}</p>
     </template>
   </main>

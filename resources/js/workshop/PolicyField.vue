@@ -36,14 +36,25 @@ interface Span {
 const hours = computed(() =>
   ((now.value as Span[] | null) ?? []).map((span) => `${span.days.join(' ')} ${span.from}–${span.to}`).join('\n'),
 );
+/** `1–5` is Monday to Friday, `1 3 5` three days. */
+function daysOf(text: string): number[] {
+  return text
+    .replace(/\s*[–-]\s*/g, '-')
+    .split(/[ ,]+/)
+    .filter(Boolean)
+    .flatMap((part) => {
+      const [first = NaN, last = first] = part.split('-').map(Number);
+      return Array.from({ length: Math.max(1, last - first + 1) }, (_, index) => first + index);
+    });
+}
 function spans(text: string) {
   const read = text
     .split('\n')
     .filter((line) => line.trim() !== '')
     .map((line) => {
       const [, days = '', from = '', to = ''] =
-        line.match(/^\s*([1-7 ,]+?)\s+(\d\d:\d\d)\s*[-–]\s*(\d\d:\d\d)\s*$/) ?? [];
-      return { days: days.split(/[ ,]+/).filter(Boolean).map(Number), from, to };
+        line.match(/^\s*([1-7 ,–-]+?)\s+(\d\d:\d\d)\s*[-–]\s*(\d\d:\d\d)\s*$/) ?? [];
+      return { days: daysOf(days), from, to };
     });
   emit('change', read);
 }

@@ -61,6 +61,10 @@ const preview = useQuery({
 });
 const faults = computed(() => (preview.error.value instanceof Refused ? preview.error.value.errors : {}));
 
+/** The first rules of a shop are put in force as they are; what is at fault never is. */
+const ready = computed(
+  () => (changed.value.length > 0 || policy.data.value?.changes.length === 0) && Object.keys(faults.value).length === 0,
+);
 const save = useAction(
   () => must(api.PUT('/api/workshop/policy', { body: { settings: settings.value, note: note.value } })),
   () => (note.value = ''),
@@ -126,7 +130,7 @@ const save = useAction(
             @retry="save.run(undefined)"
           />
           <div class="flex flex-wrap gap-3">
-            <BigButton type="submit" tone="main" :busy="save.busy.value" :disabled="changed.length === 0">{{
+            <BigButton type="submit" tone="main" :busy="save.busy.value" :disabled="!ready">{{
               t('workshop.putInForce')
             }}</BigButton>
             <BigButton :disabled="changed.length === 0" @click="settings = { ...inForce }">{{

@@ -1,0 +1,98 @@
+import { expect, test, type Page } from '@playwright/test';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { call, person, putAway } from './people';
+
+/** Every screen in Spanish, searched for what the English words say. What people wrote themselves stays as they wrote it. */
+type Words = { [key: string]: string | Words };
+const WORDS_OF_A_SENTENCE = 3;
+
+const leaves = (tree: Words, path = ''): [string, string][] =>
+  Object.entries(tree).flatMap(([key, value]) =>
+    typeof value === 'string' ? [[`${path}${key}`, value] as [string, string]] : leaves(value, `${path}${key}.`),
+  );
+const read = (room: string, language: string) =>
+  new Map(leaves(JSON.parse(readFileSync(`resources/js/${room}/locale/${language}.json`, 'utf8')) as Words));
+
+/** Pieces of English sentences between their terms, long enough to be nobody's name. */
+function englishPieces(): string[] {
+  const rooms = readdirSync('resources/js', { withFileTypes: true }).filter(
+    (room) => room.isDirectory() && existsSync(`resources/js/${room.name}/locale/es.json`),
+  );
+  return rooms.flatMap(({ name }) => {
+    const spanish = [...read(name, 'es').values()].join('\n');
+    return [...read(name, 'en').values()]
+      .flatMap((said) => said.split(/\{\w+\}|\||\n/))
+      .map((piece) => piece.trim())
+      .filter((piece) => (piece.match(/[a-z]{2,}/gi) ?? []).length >= WORDS_OF_A_SENTENCE && !spanish.includes(piece));
+  });
+}
+
+async function inSpanish(page: Page) {
+  expect((await call(page, 'PATCH', '/api/people/me', { language: 'es' })).status).toBe(200);
+  await page.reload();
+  await expect(page.locator('html')).toHaveAttribute('lang', 'es');
+}
+const inEnglish = (page: Page) => call(page, 'PATCH', '/api/people/me', { language: 'en' });
+
+test.afterAll(putAway);
+
+test('no English sentence stands on a screen in Spanish', async ({ browser }) => {
+  test.setTimeout(240_000);
+  const pieces = englishPieces();
+  expect(pieces.length).toBeGreaterThan(500);
+  const found: string[] = [];
+  const sweep = async (page: Page, paths: string[]) => {
+    for (const path of paths) {
+      await page.goto(path);
+      await expect(page.locator('main').first()).not.toBeEmpty();
+      // Live pages never fall silent: what a page asks for first is there by then.
+      await page.waitForTimeout(700);
+      const text = await page.locator('body').innerText();
+      found.push(...pieces.filter((piece) => text.includes(piece)).map((piece) => `${path}: ${piece}`));
+    }
+  };
+  const lead = await person(browser, 'lead@millstep.example');
+  const plans = (await call(lead, 'GET', '/api/planning/plans')).body as { id: string }[] | { plans: { id: string }[] };
+  const list = Array.isArray(plans) ? plans : plans.plans;
+  const today = (await call(lead, 'GET', '/api/competency/today')).body as {
+    cohorts: { learners: { id: number }[] }[];
+  };
+  const learners = today.cohorts.flatMap((cohort) => cohort.learners.map(({ id }) => id));
+  await inSpanish(lead);
+  await sweep(lead, [
+    '/today',
+    ...learners.slice(0, 6).map((id) => `/learners/${id}`),
+    '/planner',
+    '/planner/hole',
+    '/planner/layout',
+    '/planner/lathe',
+    ...list.slice(0, 8).map(({ id }) => `/planner/plans/${id}`),
+    '/workshop',
+    '/workshop/cribs',
+    '/workshop/materials',
+    '/workshop/policy',
+    '/workshop/permits',
+    '/workshop/permits/drill-through-10',
+    '/workshop/devices',
+    '/workshop/file',
+    '/workshop/content',
+    '/workshop/shop',
+    '/records',
+    '/records/people',
+    '/records/people/list',
+    '/account',
+    '/nowhere',
+  ]);
+  await inEnglish(lead);
+  const learner = await person(browser, 'learner@millstep.example');
+  await inSpanish(learner);
+  await sweep(learner, [
+    '/path',
+    '/logbook',
+    ...['A2', 'C1', 'C2', 'C3', 'C4', 'C5', 'C6', 'C7'].map((code) => `/lessons/${code}`),
+    '/checks/SC-through-holes',
+    '/account',
+  ]);
+  await inEnglish(learner);
+  expect(found).toEqual([]);
+});
