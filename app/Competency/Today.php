@@ -31,7 +31,7 @@ final class Today
 
         return [
             'permits' => $permits->map(static fn (Permit $permit): array => ['code' => $permit->code, 'name' => $permit->name])->all(),
-            'cohorts' => $this->cohorts($learners, $standings),
+            'cohorts' => $this->cohorts($instructor, $learners, $standings),
             'waiting' => [
                 ...$this->looks($learners),
                 ...$this->practice($learners),
@@ -64,7 +64,7 @@ final class Today
      * @param  array<int, array<string, PermitStanding>>  $standings
      * @return list<array{id: int, name: string, learners: list<array<string, mixed>>}> whoever is in none comes last
      */
-    private function cohorts(Collection $learners, array $standings): array
+    private function cohorts(User $instructor, Collection $learners, array $standings): array
     {
         $row = static fn (User $learner): array => [
             'id' => $learner->id,
@@ -80,7 +80,7 @@ final class Today
             'learners' => array_values($learners->filter(
                 static fn (User $learner): bool => $learner->cohorts->contains($cohort),
             )->map($row)->all()),
-        ])->filter(static fn (array $group): bool => $group['learners'] !== [])->all();
+        ])->filter(static fn (array $group): bool => $group['learners'] !== [] || $instructor->leads() || $instructor->all_cohorts)->all();
         $free = array_values($learners->filter(static fn (User $learner): bool => $learner->cohorts->isEmpty())->map($row)->all());
 
         return [...array_values($groups), ...($free === [] ? [] : [['id' => 0, 'name' => '', 'learners' => $free]])];

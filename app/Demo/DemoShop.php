@@ -164,6 +164,11 @@ final class DemoShop
         foreach ($people['cohorts'] as $given) {
             $startedOn = CarbonImmutable::now()->subDays($given['started_days_ago'])->startOfDay();
             $cohort = Cohort::query()->create(['name' => $given['name'], 'starts_on' => $startedOn]);
+            foreach ($people['staff'] as $staff) {
+                if (in_array($given['name'], $staff['teaches'] ?? [], true)) {
+                    User::query()->where('email', $staff['email'])->firstOrFail()->cohorts()->attach($cohort);
+                }
+            }
             foreach ($given['learners'] as $learner) {
                 $email = $learner['email'] ?? Str::slug(Str::before($learner['name'], ' ')).'@millstep.example';
                 $user = $this->person($learner['name'], $email, Role::Learner, $cohort);

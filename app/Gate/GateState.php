@@ -37,11 +37,13 @@ final class GateState
                 'name' => $machine->name,
                 'in_service' => $machine->in_service,
                 'service_note' => $machine->service_note,
+                'language' => $machine->language,
                 'permits' => $machine->permits->pluck('name')->all(),
             ],
             'running' => $session === null ? null : [
                 'session' => $session->id,
                 'person' => $session->user->name,
+                'language' => $session->user->language,
                 'companion' => $session->companion?->name,
                 'decision' => $session->decision,
                 'since' => $session->started_at->toIso8601ZuluString(),

@@ -28,6 +28,7 @@ use MillStep\Core\Workshop\Speeds;
  * @property array{graduation_mm: float, divisions_per_turn: int, reads_diameter: bool}|null $dial
  * @property array{graduation_mm: float, divisions_per_turn: int, reads_diameter: bool}|null $cross_dial
  * @property int|null $taper
+ * @property string $language  what its screen speaks until a badge is held to it
  * @property bool $in_service
  * @property string|null $service_note
  * @property Collection<int, Crib> $cribs
@@ -47,6 +48,8 @@ final class Machine extends Model
     protected $table = 'workshop_machines';
 
     protected $guarded = [];
+
+    protected $attributes = ['language' => 'en'];
 
     protected function casts(): array
     {

@@ -23,7 +23,7 @@ final class SaveMachine
         $fields = [...array_fill_keys(Machine::FIELDS, null), ...array_intersect_key($given, array_flip(Machine::FIELDS))];
         self::judge($fields);
 
-        return DB::transaction(function () use ($machine, $fields, $cribs, $slug): Machine {
+        return DB::transaction(function () use ($machine, $fields, $given, $cribs, $slug): Machine {
             $machine ??= new Machine([
                 'slug' => $slug ?? FreshKey::of(
                     (string) $fields['name'],
@@ -32,7 +32,8 @@ final class SaveMachine
                 ),
                 'in_service' => true,
             ]);
-            $machine->fill($fields)->save();
+            // What its screen speaks is no fact of the machine's.
+            $machine->fill([...$fields, ...array_intersect_key($given, ['language' => 0])])->save();
             $machine->cribs()->sync(Crib::query()->whereIn('slug', $cribs)->pluck('id'));
 
             return $machine->load('cribs');

@@ -24,6 +24,7 @@ final class ReadResource extends JsonResource
             'id' => $this->id,
             'event' => $this->event,
             'person' => $this->user?->name,
+            'language' => $this->user?->language,
             'holder' => $this->holder?->name,
             'decision' => $this->decision,
             'reasons' => $this->reasons,

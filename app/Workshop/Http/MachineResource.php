@@ -23,6 +23,7 @@ final class MachineResource extends JsonResource
             ...$this->resource->only(Machine::FIELDS),
             'in_service' => $this->in_service,
             'service_note' => $this->service_note,
+            'language' => $this->language,
             'cribs' => $this->cribs->map(static fn (Crib $crib): array => ['slug' => $crib->slug, 'name' => $crib->name])->all(),
             'permits' => $this->permits->map(static fn ($permit): array => ['code' => $permit->code, 'name' => $permit->name])->all(),
             'services' => $this->services->map(static fn (Service $entry): array => [

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { speak } from '@/i18n';
 import { deviceApi, must, type Schemas } from '@/api/client';
 import { useLive } from '@/live/useLive';
 import { useMe } from '@/people/useMe';
@@ -82,6 +83,17 @@ function say(request: Schemas['GateRequest']) {
   if (asked.value)
     reads.send({ intent: 'start', follows: asked.value.id, companion_badge: companion.value || null, request });
 }
+
+/** Whoever holds a badge to it is spoken to in their language; whoever comes next, in the machine's. */
+watch(
+  () =>
+    asked.value?.language ??
+    state.value?.running?.language ??
+    lastRead.value?.language ??
+    state.value?.machine.language,
+  (language) => void speak(language, false),
+  { immediate: true },
+);
 
 const waiting = computed(() =>
   reads.lost.value ? 'lost' : reads.refusal.value?.code === 'slowed' ? 'slowed' : reads.busy.value ? 'answer' : null,

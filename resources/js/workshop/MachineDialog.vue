@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
+import { LANGUAGES, spoken } from '@/i18n';
 import SizeField from '@/measure/SizeField.vue';
 import { asTyped } from '@/measure/asTyped';
 import DialogButtons from '@/ui/DialogButtons.vue';
@@ -43,6 +44,7 @@ const form = reactive({
   cross_divisions: text(it?.cross_dial?.divisions_per_turn),
   cross_reads_diameter: it?.cross_dial?.reads_diameter ?? false,
   taper: text(it?.taper),
+  language: (it?.language ?? spoken()) as string,
 });
 const spindle = computed(() => form.kind !== 'bench');
 const lathe = computed(() => form.kind === 'lathe');
@@ -178,6 +180,13 @@ const options = (group: string, values: readonly string[]) =>
           >
         </div>
       </template>
+      <SelectField
+        v-model="form.language"
+        :label="t('workshop.screenLanguage')"
+        :hint="t('workshop.screenLanguageHint')"
+        :error="fault('language')"
+        :options="LANGUAGES.map((value) => ({ value, label: t(`content.language.${value}`) }))"
+      />
       <fieldset class="sm:col-span-2">
         <legend class="font-semibold">{{ t('workshop.cribsBeside') }}</legend>
         <div class="mt-1 grid gap-x-4 border border-hairline px-3 sm:grid-cols-2">

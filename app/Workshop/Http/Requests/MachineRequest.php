@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop\Http\Requests;
 
+use App\Language\Sentences;
 use App\Measure\Typed;
 use App\People\User;
 use App\Workshop\Machine;
@@ -37,6 +38,7 @@ final class MachineRequest extends FormRequest
             'cross_divisions' => ['nullable', 'integer', 'min:1', 'max:10000'],
             'cross_reads_diameter' => ['nullable', 'boolean'],
             'taper' => ['nullable', 'integer', 'min:0', 'max:6'],
+            'language' => ['sometimes', 'required', 'in:'.implode(',', Sentences::LANGUAGES)],
         ];
     }
 
@@ -54,7 +56,7 @@ final class MachineRequest extends FormRequest
 
         return [
             ...array_fill_keys(Machine::FIELDS, null),
-            ...$this->safe(['name', 'kind', 'speed_change', 'taper']),
+            ...$this->safe(['name', 'kind', 'speed_change', 'taper', 'language']),
             'speeds_rpm' => $speeds === []
                 ? null
                 : array_map(static fn (string $rpm): float|string => is_numeric($rpm) ? (float) $rpm : $rpm, $speeds),
