@@ -9,11 +9,6 @@ const FOLDER = 'docs/screenshots';
 test('@picture', async ({ browser }) => {
   test.setTimeout(180_000);
   await keepOpen(browser);
-  const guest = await (await browser.newContext()).newPage();
-  await guest.goto('/sign-in');
-  await expect(guest.getByText('This is the demo shop')).toBeVisible();
-  await guest.screenshot({ path: `${FOLDER}/sign-in.png` });
-
   const instructor = await person(browser, 'instructor@millstep.example');
   await instructor.goto('/today');
   await expect(instructor.getByText('Masts, evening group')).toBeVisible();
@@ -124,9 +119,11 @@ test('@picture', async ({ browser }) => {
   await expect(gate.getByTestId('gate-word')).toHaveText('No');
   await gate.screenshot({ path: `${FOLDER}/gate-no.png` });
 
-  await tablet.evaluate(() => localStorage.setItem('millstep.theme', 'dark'));
-  await tablet.setViewportSize({ width: 1280, height: 800 });
-  await tablet.goto('/today');
-  await expect(tablet.getByText('Masts, evening group')).toBeVisible();
-  await tablet.screenshot({ path: `${FOLDER}/today-dark.png` });
+  const lead = await person(browser, 'lead@millstep.example');
+  await lead.goto('/workshop/permits/drill-through-10');
+  await expect(lead.getByLabel('Chuck and key')).toBeVisible();
+  await lead.screenshot({ path: `${FOLDER}/permit.png` });
+  await lead.goto('/records/people');
+  await expect(lead.getByText('Ansel Byrdvik')).toBeVisible();
+  await lead.screenshot({ path: `${FOLDER}/people.png` });
 });

@@ -27,7 +27,7 @@ it('has the same rooms on every floor', function (): void {
     $rooms = [
         'Measure' => 'cafl', 'Workshop' => 'cafl', 'Planning' => 'cafl', 'Learning' => 'cafl', 'Practice' => 'afl',
         'Assessment' => 'cafl', 'Competency' => 'cafl', 'Gate' => 'cafl', 'Records' => 'afl', 'Live' => 'af', 'People' => 'afl',
-        'Language' => 'af',
+        'Language' => 'af', 'Content' => 'afl',
     ];
     $floors = [
         'c' => static fn (string $room): string => "core/src/$room",

@@ -24,7 +24,7 @@ it('holds learners at every stage, one held, one lapsed, one with a narrow scope
         app(Standings::class)->of($learners, collect([$this->permit()])),
     )->map(fn ($each) => $each['drill-through-10']->place);
     expect($learners)->toHaveCount(23)
-        ->and(Cohort::query()->withCount('members')->orderBy('members_count')->pluck('members_count')->all())->toBe([10, 15])
+        ->and(Cohort::query()->withCount('members')->orderBy('members_count')->pluck('members_count')->all())->toBe([9, 15])
         ->and(User::query()->where('role', Role::Lead)->count())
         ->toBe(1)
         ->and(User::query()->where('role', Role::Instructor)->count())

@@ -55,3 +55,20 @@ it('says which field is wrong', function (array $with, string $field): void {
     [['done_on' => '2099-01-01'], 'done_on'],
     [['exercise' => 'x'], 'exercise'],
 ]);
+
+it('is taken back by its learner while it waits, once however often, and by nobody else', function (): void {
+    $this->postJson('/api/practice/entries', $exercise = exercise());
+    $url = "/api/practice/entries/{$exercise['id']}";
+    $this->actingAs($this->person())->deleteJson($url)->assertNotFound();
+    $this->actingAs($this->instructor())->deleteJson($url)->assertNotFound();
+    $this->actingAs($this->learner)->deleteJson($url)->assertNoContent();
+    $this->deleteJson($url)->assertNoContent();
+    $this->deleteJson('/api/practice/entries/nonsense')->assertNoContent();
+    expect(Entry::query()->count())->toBe(0);
+
+    $this->postJson('/api/practice/entries', $exercise = exercise());
+    $this->actingAs($this->instructor())->postJson("/api/practice/entries/{$exercise['id']}/decision", ['confirm' => true])->assertOk();
+    $this->actingAs($this->learner)->deleteJson("/api/practice/entries/{$exercise['id']}")
+        ->assertConflict()->assertJsonPath('code', 'already_decided');
+    expect(Entry::query()->count())->toBe(1);
+});

@@ -8,6 +8,7 @@ use App\People\User;
 use App\Practice\DecideOnPractice;
 use App\Practice\Entry;
 use App\Practice\LogPractice;
+use App\Practice\WithdrawPractice;
 use App\Workshop\Machine;
 use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
@@ -15,7 +16,9 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
 
 final class EntryController
 {
@@ -60,6 +63,16 @@ final class EntryController
         unset($given['machine']);
 
         return (new EntryResource($log($user, $machine, $given)->load(['machine', 'decider'])))->response()->setStatusCode(201);
+    }
+
+    /** Taken back twice, it is gone once. */
+    public function destroy(string $entry, WithdrawPractice $withdraw, #[CurrentUser] User $user): Response
+    {
+        $known = Str::isUuid($entry) ? Entry::query()->find($entry) : null;
+        abort_if($known !== null && $known->learner_id !== $user->id, 404);
+        $known === null || $withdraw($known);
+
+        return response()->noContent();
     }
 
     public function decide(Request $request, Entry $entry, DecideOnPractice $decide, #[CurrentUser] User $user): EntryResource

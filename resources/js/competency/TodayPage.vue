@@ -140,7 +140,8 @@ const cohorts = computed(() =>
             </select>
           </label>
         </div>
-        <StageKey class="mt-3" />
+        <StageKey v-if="data.permits.length > 0" class="mt-3" />
+        <p v-if="data.cohorts.length === 0" class="sheet mt-4 p-6">{{ t('today.noLearners') }}</p>
         <div v-for="cohort in cohorts" :key="cohort.id" class="mt-4">
           <h3 class="font-semibold">
             {{ cohort.name || t('today.noCohort') }}

@@ -7,7 +7,7 @@ import type { RuleMark } from '@/ui/rule';
 import SteelRule from '@/ui/SteelRule.vue';
 import { useCommand } from '@/ui/useCommand';
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
-import { computed, ref } from 'vue';
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { useSay } from '@/language/useSay';
 import { useI18n } from 'vue-i18n';
 import FigureText from './FigureText.vue';
@@ -65,6 +65,16 @@ function go(by: number) {
   const next = steps.value[index.value + by];
   if (next) chosen.value = next.key;
 }
+/** On a phone the last step's button is far below the word that it was the last. */
+const done = useTemplateRef<HTMLElement>('done');
+watch(
+  () => lesson.data.value?.progress?.completed_at,
+  async (at, before) => {
+    if (!at || before === undefined) return;
+    await nextTick();
+    done.value?.scrollIntoView({ block: 'center' });
+  },
+);
 function print() {
   window.print();
 }
@@ -104,6 +114,7 @@ function print() {
       </p>
       <p
         v-if="data.progress?.completed_at"
+        ref="done"
         class="mt-3 border-2 border-alone p-3 font-semibold text-alone"
         role="status"
       >

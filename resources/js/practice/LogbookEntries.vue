@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { api, must } from '@/api/client';
+import { api, must, type Schemas } from '@/api/client';
 import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import PageState from '@/ui/PageState.vue';
+import { useAction } from '@/ui/useAction';
 import { useCommand } from '@/ui/useCommand';
 import { useQuery } from '@tanstack/vue-query';
 import { ref } from 'vue';
@@ -12,7 +13,7 @@ import { useI18n } from 'vue-i18n';
 /** A logbook; whoever teaches confirms or declines what waits in it. */
 const props = defineProps<{ learnerId: number }>();
 const { t, d } = useI18n();
-const { teaches } = useMe();
+const { teaches, person } = useMe();
 const entries = useQuery({
   queryKey: ['logbook', props.learnerId],
   queryFn: () =>
@@ -20,6 +21,13 @@ const entries = useQuery({
       api.GET('/api/practice/learners/{learner}/entries', { params: { path: { learner: String(props.learnerId) } } }),
     ),
 });
+const emit = defineEmits<{ taken: [entry: Schemas['PracticeEntry']] }>();
+/** What is taken back stands in the form again, to be put right or left. */
+const take = useAction(
+  (entry: Schemas['PracticeEntry']) =>
+    must(api.DELETE('/api/practice/entries/{entry}', { params: { path: { entry: entry.id } } })),
+  (_answer, entry) => emit('taken', entry),
+);
 const declining = ref<string | null>(null);
 const reason = ref('');
 const decide = useCommand(
@@ -42,7 +50,7 @@ const decide = useCommand(
 
 <template>
   <PageState v-slot="{ data }" :data="entries.data.value" :error="entries.error.value" @retry="entries.refetch()">
-    <ErrorNote :error="decide.error.value" @retry="decide.reset()" />
+    <ErrorNote :error="decide.error.value ?? take.error.value" @retry="(decide.reset(), take.reset())" />
     <p v-if="data.length === 0" class="text-quiet">{{ t('practice.empty') }}</p>
     <ul v-else class="sheet self-start">
       <li v-for="entry in data" :key="entry.id" class="border-t border-hairline p-4 first:border-t-0">
@@ -64,6 +72,14 @@ const decide = useCommand(
           {{ t(`practice.state.${entry.state}`, { by: entry.decided_by })
           }}<template v-if="entry.reason">: {{ entry.reason }}</template>
         </p>
+        <BigButton
+          v-if="person?.id === learnerId && entry.state === 'waiting'"
+          class="mt-2"
+          :busy="take.busy.value"
+          :aria-label="t('practice.takeBackNamed', { what: entry.exercise })"
+          @click="take.run(entry)"
+          >{{ t('practice.takeBack') }}</BigButton
+        >
         <div v-if="teaches && entry.state === 'waiting'" class="mt-2 flex flex-wrap gap-3">
           <BigButton tone="main" :busy="decide.busy.value" @click="decide.run({ entry: entry.id, confirm: true })">{{
             t('practice.confirm')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, must } from '@/api/client';
+import { api, must, type Schemas } from '@/api/client';
 import { useMe } from '@/people/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import DateField from '@/ui/DateField.vue';
@@ -41,6 +41,11 @@ const log = useCommand(
     if (form.value.id === entry.id) form.value = blank();
   },
 );
+function again(entry: Schemas['PracticeEntry']) {
+  const machine = usable.value.find((each) => each.name === entry.machine)?.slug ?? '';
+  const { exercise, minutes, done_on } = entry;
+  form.value = { id: uuid(), machine, exercise, minutes, done_on, note: entry.note ?? '' };
+}
 const faults = computed(() => log.fieldErrors.value);
 </script>
 
@@ -100,6 +105,6 @@ const faults = computed(() => log.fieldErrors.value);
         <BigButton type="submit" tone="main" class="w-full" :busy="log.busy.value">{{ t('practice.log') }}</BigButton>
       </form>
     </section>
-    <LogbookEntries v-if="person" :learner-id="person.id" />
+    <LogbookEntries v-if="person" :learner-id="person.id" @taken="again" />
   </div>
 </template>
