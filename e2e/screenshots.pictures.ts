@@ -119,11 +119,11 @@ test('@picture', async ({ browser }) => {
   await expect(gate.getByTestId('gate-word')).toHaveText('No');
   await gate.screenshot({ path: `${FOLDER}/gate-no.png` });
 
-  const lead = await person(browser, 'lead@millstep.example');
-  await lead.goto('/workshop/permits/drill-through-10');
-  await expect(lead.getByLabel('Chuck and key')).toBeVisible();
-  await lead.screenshot({ path: `${FOLDER}/permit.png` });
-  await lead.goto('/records/people');
-  await expect(lead.getByText('Ansel Byrdvik')).toBeVisible();
-  await lead.screenshot({ path: `${FOLDER}/people.png` });
+  const admin = await person(browser, 'lead@millstep.example');
+  await admin.goto('/workshop/permits/drill-through-10');
+  await expect(admin.getByLabel('Chuck and key')).toBeVisible();
+  await admin.screenshot({ path: `${FOLDER}/permit.png` });
+  await admin.goto('/records/people');
+  await expect(admin.getByText('Ansel Byrdvik')).toBeVisible();
+  await admin.screenshot({ path: `${FOLDER}/people.png` });
 });

@@ -50,12 +50,13 @@ it('names the faults of every line, and takes nothing in while there is one', fu
     $people = User::query()->count();
     $answer = ($this->send)("mail;name;born;badge\n"
         ."ok@millstep.example;Fine Person;;\n"
-        ."nomail;;31/05/2009;\n"
+        .";;31/05/2009;\n"
+        ."nomail;Somebody;;\n"
         ."ok@millstep.example;Again;2009-02-30;0099-7\n"
         ."$instructor->email;Teacher;;\n", true)->assertJsonPath('applied', false);
     expect(array_map(list_faults(...), $answer->json('lines')))->toBe([
-        [], ['no_day', 'no_name', 'no_mail'], ['no_day', 'twice', 'badge_taken'], ['no_learner'],
-    ])->and(array_column($answer->json('lines'), 'line'))->toBe([2, 3, 4, 5])
+        [], ['no_day', 'no_name', 'no_mail_given'], ['no_mail'], ['no_day', 'twice', 'badge_taken'], ['no_learner'],
+    ])->and(array_column($answer->json('lines'), 'line'))->toBe([2, 3, 4, 5, 6])
         ->and(User::query()->count())->toBe($people);
 });
 

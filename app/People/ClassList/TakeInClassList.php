@@ -131,7 +131,8 @@ final class TakeInClassList
             ...$row->faults,
             $row->name === '' ? Message::of('fault.list.no_name') : null,
             mb_strlen($row->name) > 80 ? Message::of('fault.list.long_name', ['most' => 80]) : null,
-            filter_var($row->email, FILTER_VALIDATE_EMAIL) === false || mb_strlen($row->email) > 255
+            $row->email === '' ? Message::of('fault.list.no_mail_given') : null,
+            $row->email !== '' && filter_var($row->email, FILTER_VALIDATE_EMAIL) === false
                 ? Message::of('fault.list.no_mail', ['given' => Message::quote($row->email)]) : null,
             isset($seen[$row->email]) ? Message::of('fault.list.twice', ['line' => $seen[$row->email]]) : null,
             $person !== null && $other !== null ? Message::of('fault.list.mail_taken', ['name' => $other->name]) : null,

@@ -49,7 +49,7 @@ async function choose(event: Event) {
   <RecordsTabs current="people" />
   <h1 class="mt-4">{{ t('people.list.title') }}</h1>
   <p class="mt-2 max-w-3xl">{{ t('people.list.words') }}</p>
-  <p class="reading mt-2 border-l-4 border-blue pl-3 text-sm">name,mail,cohort,born,guardian,badge</p>
+  <p class="reading mt-2 border-l-4 border-blue pl-3 text-sm">{{ t('people.list.header') }}</p>
   <p class="mt-2 max-w-3xl text-quiet">{{ t('people.list.roster') }}</p>
   <div class="mt-4 flex flex-wrap items-center gap-4">
     <label
