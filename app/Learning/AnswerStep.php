@@ -48,7 +48,9 @@ final class AnswerStep
             }
             $at ??= CarbonImmutable::now();
             if ($step['hold'] !== null) {
-                $progress->holds()->firstOrCreate(['step' => $key], ['asked_at' => $at]);
+                $hold = $progress->holds()->firstOrCreate(['step' => $key], ['asked_at' => $at]);
+                // What was sent back is asked for anew.
+                $hold->sent_back_at === null || $hold->update(['asked_at' => $at, 'sent_back_at' => null]);
                 $progress->load('holds');
                 LookAsked::dispatch($progress->learner_id);
 
@@ -75,9 +77,31 @@ final class AnswerStep
         return DB::transaction(function () use ($hold, $by, $at): HoldPoint {
             $hold = HoldPoint::query()->with('progress.lesson', 'progress.learner')->lockForUpdate()->findOrFail($hold->id);
             if ($hold->opened_at === null) {
+                // Looked at after all: what was sent back is done with.
                 $at ??= CarbonImmutable::now();
                 $hold->update(['opened_at' => $at, 'opened_by' => $by]);
                 $this->write($hold->progress, $hold->step, ['value' => null, 'verdict' => 'done'], $at);
+                StepOpened::dispatch($hold->progress->learner_id);
+            }
+
+            return $hold;
+        });
+    }
+
+    /**
+     * Not yet: the learner reads why, and asks again.
+     *
+     * @throws Refusal `already_opened`
+     */
+    public function sendBack(HoldPoint $hold, int $by, string $reason): HoldPoint
+    {
+        return DB::transaction(static function () use ($hold, $by, $reason): HoldPoint {
+            $hold = HoldPoint::query()->with('progress')->lockForUpdate()->findOrFail($hold->id);
+            if ($hold->opened_at !== null) {
+                throw Refusal::because('already_opened');
+            }
+            if ($hold->sent_back_at === null) {
+                $hold->update(['sent_back_at' => CarbonImmutable::now(), 'sent_back_by' => $by, 'sent_back_reason' => $reason]);
                 StepOpened::dispatch($hold->progress->learner_id);
             }
 

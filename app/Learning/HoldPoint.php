@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $step
  * @property CarbonImmutable $asked_at
  * @property CarbonImmutable|null $opened_at
+ * @property CarbonImmutable|null $sent_back_at  null again once the learner has asked anew
+ * @property string|null $sent_back_reason
  * @property Progress $progress
  */
 final class HoldPoint extends Model
@@ -28,7 +30,13 @@ final class HoldPoint extends Model
 
     protected function casts(): array
     {
-        return ['asked_at' => 'immutable_datetime', 'opened_at' => 'immutable_datetime'];
+        return ['asked_at' => 'immutable_datetime', 'opened_at' => 'immutable_datetime', 'sent_back_at' => 'immutable_datetime'];
+    }
+
+    /** Whether an instructor is waited for. */
+    public function waits(): bool
+    {
+        return $this->opened_at === null && $this->sent_back_at === null;
     }
 
     /** @return BelongsTo<Progress, $this> */

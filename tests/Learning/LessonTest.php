@@ -121,3 +121,23 @@ it('keeps a reading with the unit in which it was typed, also when the learner s
         ->assertJsonPath('steps.9.answer.verdict', 'in')
         ->assertJsonPath('steps.9.answer.units', 'in');
 });
+
+it('is sent back from a hold point with the reason, and asks again', function (): void {
+    foreach (['dress', 'pilot-speed', 'hold'] as $step) {
+        answer($this, $step);
+    }
+    $hold = App\Learning\HoldPoint::query()->firstOrFail();
+    $step = fn (): array => collect($this->actingAs($this->learner)->getJson('/api/learning/lessons/C6')->json('steps'))->firstWhere('key', 'hold');
+    $back = fn (string $reason) => $this->actingAs($this->instructor())->postJson("/api/learning/holds/$hold->id/return", ['reason' => $reason]);
+    $this->actingAs($this->learner)->postJson("/api/learning/holds/$hold->id/return", ['reason' => 'Mine'])->assertForbidden();
+    $back('')->assertJsonValidationErrors('reason');
+    $back('The vice is loose.')->assertNoContent();
+    $back('Something else.')->assertNoContent();
+    expect($step())->toMatchArray(['waiting_since' => null, 'sent_back' => 'The vice is loose.', 'done' => false])
+        ->and($this->actingAs($this->instructor())->getJson('/api/competency/today')->json('waiting'))->toBe([]);
+    $this->actingAs($this->learner);
+    answer($this, 'hold');
+    expect($step())->toMatchArray(['sent_back' => null])->and($step()['waiting_since'])->not->toBeNull();
+    $this->actingAs($this->instructor())->postJson("/api/learning/holds/$hold->id/open")->assertNoContent();
+    $back('Too late.')->assertConflict()->assertJsonPath('code', 'already_opened');
+});

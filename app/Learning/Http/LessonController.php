@@ -40,6 +40,16 @@ final class LessonController
         return new LessonResource($progress->lesson, $progress);
     }
 
+    public function sendBack(Request $request, HoldPoint $hold, AnswerStep $answer, #[CurrentUser] User $user): Response
+    {
+        Gate::authorize('teach-learner', $hold->progress->learner);
+        /** @var array{reason: string} $given */
+        $given = $request->validate(['reason' => ['required', 'string', 'min:3', 'max:300']]);
+        $answer->sendBack($hold, $user->id, $given['reason']);
+
+        return response()->noContent();
+    }
+
     public function open(HoldPoint $hold, AnswerStep $answer, #[CurrentUser] User $user): Response
     {
         Gate::authorize('teach-learner', $hold->progress->learner);

@@ -119,7 +119,9 @@ final class LessonResource extends JsonResource
                 : array_map(static fn (array $option): array => ['id' => $option['id'], 'text' => $option['text']], $step['choice']),
             'done' => $this->progress?->isDone($step['key']) ?? false,
             'answer' => $answer === null ? null : [...$answer, 'said' => $chosen['answer'] ?? null],
-            'waiting_since' => $hold instanceof HoldPoint && $hold->opened_at === null ? $hold->asked_at->toIso8601ZuluString() : null,
+            'sent_back' => $hold instanceof HoldPoint && $hold->opened_at === null && $hold->sent_back_at !== null
+                ? $hold->sent_back_reason : null,
+            'waiting_since' => $hold instanceof HoldPoint && $hold->waits() ? $hold->asked_at->toIso8601ZuluString() : null,
         ];
     }
 }

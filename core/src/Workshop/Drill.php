@@ -89,8 +89,7 @@ final readonly class Drill extends Result
                 'planning.no_such_drill',
                 [
                     'wanted_mm' => $size->inMm(),
-                    'nearest' => $nearest->designation ?? '',
-                    'nearest_mm' => $nearest?->diameter->inMm() ?? 0,
+                    ...$nearest === null ? [] : ['nearest' => $nearest->designation, 'nearest_mm' => $nearest->diameter->inMm()],
                 ],
             );
     }

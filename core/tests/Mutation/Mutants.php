@@ -62,7 +62,7 @@ final class Mutants
     {
         $files = [
             'Planning/Thread/ThreadForm.php', 'Planning/Ream/ReamAllowance.php', 'Workshop/Speeds.php', 'Workshop/Drill.php',
-            'Workshop/CentreDrill.php', 'Planning/Lathe/CentreDrillRange.php', 'Measure/Size.php', 'Assessment/Criterion.php',
+            'Reference/CentreDrill.php', 'Reference/CentreDrillRange.php', 'Measure/Size.php', 'Assessment/Criterion.php',
             'Competency/Ledger/Ledger.php', 'Competency/Scope.php', 'Competency/PrerequisiteStanding.php',
         ];
         $operations = (string) file_get_contents("$core/src/Operations.php");

@@ -89,7 +89,7 @@ it('says what is missing and what would do instead', function (array $hole, arra
     'no tap drill' => [
         ['purpose' => 'tapped', 'thread' => 'M2'],
         ['crib' => ['drills' => [['designation' => '1', 'diameter_mm' => 1], ['designation' => '6', 'diameter_mm' => 6]]]],
-        'planning.no_tap_drill min_percent=60 max_percent=80 wanted_mm=1.636 nearest=1',
+        'planning.no_tap_drill min_percent=60 max_percent=80 wanted_mm=1.636269 nearest=1',
     ],
     'no reamer' => [['purpose' => 'reamed', 'diameter_mm' => 8], ['crib' => ['drills' => crib(0.1), 'reamers' => []]], 'planning.lacks.reamer reamer_mm=8'],
     'no tap' => [

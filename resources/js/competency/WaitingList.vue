@@ -4,6 +4,7 @@ import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import { useCommand } from '@/ui/useCommand';
 import { useAgo } from '@/ui/useAgo';
+import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 
 /** Who waits for whom, and the one move that ends the waiting. */
@@ -17,6 +18,18 @@ const openHold = useCommand((item: Item) => ({
   path: `/api/learning/holds/${item.id}/open`,
   label: { key: 'outbox.look', words: { what: item.learner.name } },
 }));
+const returning = ref<string | null>(null);
+const reason = ref('');
+const sendBack = useCommand(
+  (item: Item) => ({
+    about: `look:${item.id}`,
+    method: 'POST',
+    path: `/api/learning/holds/${item.id}/return`,
+    body: { reason: reason.value },
+    label: { key: 'outbox.look', words: { what: item.learner.name } },
+  }),
+  () => (returning.value = null),
+);
 const confirm = useCommand((item: Item) => ({
   about: `decision:${item.id}`,
   method: 'POST',
@@ -34,8 +47,8 @@ const { ago } = useAgo();
     </h2>
     <ErrorNote
       class="mt-2"
-      :error="openHold.error.value ?? confirm.error.value"
-      @retry="(openHold.reset(), confirm.reset())"
+      :error="openHold.error.value ?? sendBack.error.value ?? confirm.error.value"
+      @retry="(openHold.reset(), sendBack.reset(), confirm.reset())"
     />
     <p v-if="items.length === 0" class="mt-2 text-quiet">{{ t('waiting.nobody') }}</p>
     <ul class="sheet mt-2">
@@ -61,9 +74,26 @@ const { ago } = useAgo();
           }}
         </p>
         <div class="mt-2">
-          <BigButton v-if="item.kind === 'look'" tone="main" :busy="openHold.busy.value" @click="openHold.run(item)">{{
-            t('waiting.look.act')
-          }}</BigButton>
+          <div v-if="item.kind === 'look'" class="flex flex-wrap gap-3">
+            <BigButton tone="main" :busy="openHold.busy.value" @click="openHold.run(item)">{{
+              t('waiting.look.act')
+            }}</BigButton>
+            <BigButton v-if="returning !== item.id" @click="((returning = item.id), (reason = ''))">{{
+              t('waiting.look.back')
+            }}</BigButton>
+            <form v-else class="flex w-full gap-2" @submit.prevent="sendBack.run(item)">
+              <input
+                v-model="reason"
+                class="field"
+                required
+                minlength="3"
+                maxlength="300"
+                :aria-label="t('waiting.look.why')"
+                :placeholder="t('waiting.look.why')"
+              />
+              <BigButton type="submit" :busy="sendBack.busy.value">{{ t('waiting.look.back') }}</BigButton>
+            </form>
+          </div>
           <BigButton
             v-else-if="item.kind === 'practice'"
             tone="main"

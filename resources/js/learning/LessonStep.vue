@@ -129,6 +129,9 @@ const verdict = computed(() => props.step.answer?.verdict ?? null);
       <div v-else-if="step.hold" class="border-t border-hairline pt-4">
         <p class="font-semibold">{{ t('lesson.holdPoint') }}</p>
         <p>{{ step.hold }}</p>
+        <p v-if="step.sent_back && !step.done" class="mt-2 border-2 border-supervised p-3" role="status">
+          <strong class="text-supervised">▲ {{ t('lesson.sentBack') }}</strong> {{ step.sent_back }}
+        </p>
         <p v-if="step.done" class="mt-2 font-semibold text-alone">✓ {{ t('lesson.holdOpened') }}</p>
         <p v-else-if="step.waiting_since" class="mt-2 text-lg font-semibold text-supervised" role="status">
           ⏸ {{ t('lesson.holdWaiting') }}

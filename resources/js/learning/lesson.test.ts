@@ -21,6 +21,7 @@ const step = (given: Partial<Schemas['LessonStep']> = {}): Schemas['LessonStep']
   hold: null,
   done: false,
   answer: null,
+  sent_back: null,
   waiting_since: null,
   ...given,
 });

@@ -90,11 +90,11 @@ final readonly class HoleLine implements Operation
     private function layout(array $positions, Length $inset, ?Length $pitch): LineLayout
     {
         $ligament = $pitch?->minus($this->hole);
-        if ($ligament?->isAtMost(Length::zero()) === true) {
+        if ($pitch !== null && $pitch->isAtMost($this->hole)) {
             throw Impossible::because(
                 $this->pitch === null ? 'count' : 'pitch_mm',
                 'planning.holes_meet',
-                ['apart_mm' => $pitch === null ? 0 : $pitch->inMm(), 'wide_mm' => $this->hole->inMm()],
+                ['apart_mm' => $pitch->inMm(), 'wide_mm' => $this->hole->inMm()],
             );
         }
 

@@ -67,7 +67,7 @@ final readonly class TapDrill implements Operation
                 [
                     'min_percent' => $this->percentMin,
                     'max_percent' => $this->percentMax,
-                    'wanted_mm' => round($ideal->inMm(), 3),
+                    'wanted_mm' => $ideal->inMm(),
                     'nearest' => $nearest->designation ?? '',
                 ],
             );
