@@ -132,7 +132,7 @@ describe('who waits for whom', () => {
         item({ kind: 'sheet', id: 's1', what: 'Half a sheet' }),
       ],
     });
-    const [look, practice] = list.findAll('button');
+    const [look, , practice] = list.findAll('button');
     await look?.trigger('click');
     await practice?.trigger('click');
     await flushPromises();
@@ -141,6 +141,16 @@ describe('who waits for whom', () => {
     const to = list.findAllComponents(RouterLinkStub).map((link) => link.props('to') as object);
     expect(to).toContainEqual({ name: 'sign-off', params: { id: 9, permit: 'drill' } });
     expect(to).toContainEqual({ name: 'sheet', params: { id: 's1' } });
+  });
+
+  it('sends a learner back with what is still missing', async () => {
+    serve('POST /api/learning/holds/h1/return', {});
+    const list = mountIn(WaitingList, { items: [item({})] });
+    await list.findAll('button')[1]?.trigger('click');
+    await list.find('input').setValue('The vice is loose.');
+    await list.find('form').trigger('submit');
+    await flushPromises();
+    expect(called('POST /api/learning/holds/h1/return')[0]?.body).toEqual({ reason: 'The vice is loose.' });
   });
 
   it('says when nobody waits, and what went wrong', async () => {
