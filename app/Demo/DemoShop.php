@@ -23,7 +23,7 @@ use App\Workshop\Part;
 use App\Workshop\Policy;
 use App\Workshop\SaveMachine;
 use App\Workshop\SaveTool;
-use App\Workshop\Service;
+use App\Workshop\ServiceChange;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -122,7 +122,7 @@ final class DemoShop
         foreach ($machines as $given) {
             $machine = ($this->saveMachine)(null, $given, $given['cribs'], $given['slug']);
             if (($given['in_service'] ?? true) === false) {
-                Service::query()->create([
+                ServiceChange::query()->create([
                     'id' => (string) Str::uuid7(),
                     'machine_id' => $machine->id,
                     'in_service' => false,

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Planning;
 
-use App\Planning\Wanted\HoleWanted;
-use App\Planning\Wanted\LatheWanted;
-use App\Planning\Wanted\LayoutWanted;
-use App\Planning\Wanted\Wanted;
+use App\Planning\Requests\HolePlanRequest;
+use App\Planning\Requests\LathePlanRequest;
+use App\Planning\Requests\LayoutPlanRequest;
+use App\Planning\Requests\PlanRequest;
 
 enum PlanKind: string
 {
@@ -15,13 +15,13 @@ enum PlanKind: string
     case Layout = 'layout';
     case Lathe = 'lathe';
 
-    /** @return class-string<Wanted> */
+    /** @return class-string<PlanRequest> */
     public function wanted(): string
     {
         return match ($this) {
-            self::Hole => HoleWanted::class,
-            self::Layout => LayoutWanted::class,
-            self::Lathe => LatheWanted::class,
+            self::Hole => HolePlanRequest::class,
+            self::Layout => LayoutPlanRequest::class,
+            self::Lathe => LathePlanRequest::class,
         };
     }
 }

@@ -25,7 +25,7 @@ final class ChangeService
         return DB::transaction(function () use ($machine, $inService, $reason, $by, $id, $at): Machine {
             $inService || PowerLock::forRestriction();
             $machine = Machine::query()->lockForUpdate()->findOrFail($machine->id);
-            $entry = Service::query()->createOrFirst(
+            $entry = ServiceChange::query()->createOrFirst(
                 ['id' => $id],
                 [
                     'machine_id' => $machine->id,

@@ -33,7 +33,7 @@ use MillStep\Core\Workshop\Speeds;
  * @property string|null $service_note
  * @property Collection<int, Crib> $cribs
  * @property Collection<int, Permit> $permits
- * @property Collection<int, Service> $services
+ * @property Collection<int, ServiceChange> $services
  */
 final class Machine extends Model
 {
@@ -88,10 +88,10 @@ final class Machine extends Model
         return $cribs;
     }
 
-    /** @return HasMany<Service, $this> the latest first */
+    /** @return HasMany<ServiceChange, $this> the latest first */
     public function services(): HasMany
     {
-        $services = $this->hasMany(Service::class);
+        $services = $this->hasMany(ServiceChange::class);
         $services->orderByDesc('at')->orderByDesc('id');
 
         return $services;

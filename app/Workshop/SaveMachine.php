@@ -25,7 +25,7 @@ final class SaveMachine
 
         return DB::transaction(function () use ($machine, $fields, $given, $cribs, $slug): Machine {
             $machine ??= new Machine([
-                'slug' => $slug ?? FreshKey::of(
+                'slug' => $slug ?? UniqueSlug::of(
                     (string) $fields['name'],
                     'machine',
                     static fn (string $key): bool => Machine::query()->where('slug', $key)->exists(),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Language\Speech;
-use App\Measure\Typed;
+use App\Measure\LengthInput;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Policy\PolicySettings;
@@ -24,7 +24,7 @@ final readonly class TypedSettings
     public static function read(array $given, string $units): array
     {
         $known = PolicySettings::all();
-        $typed = new Typed($given, $units);
+        $typed = new LengthInput($given, $units);
         $settings = $given;
         $faults = [];
         foreach ($given as $key => $value) {

@@ -40,7 +40,7 @@ final class PlanController
     }
 
     /** Also changes it: the same id again is the same plan. */
-    public function store(PlanRequest $request, string $plan, SavePlan $save, #[CurrentUser] User $user): PlanResource
+    public function store(SavePlanRequest $request, string $plan, SavePlan $save, #[CurrentUser] User $user): PlanResource
     {
         abort_unless(Str::isUuid($plan), 404);
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop\Http;
 
-use App\Measure\Typed;
+use App\Measure\LengthInput;
 use App\People\User;
 use App\Workshop\Bar;
 use App\Workshop\MaterialRow;
@@ -32,7 +32,7 @@ final class BarController
             'length' => ['required', 'string', 'max:20'],
             'count' => ['required', 'integer', 'min:0', 'max:100000'],
         ]);
-        $typed = new Typed($request, $user->units);
+        $typed = new LengthInput($request, $user->units);
         $bar = Bar::query()->updateOrCreate(
             ['material' => $given['material'], 'diameter_mm' => $typed->length('diameter'), 'length_mm' => $typed->length('length')],
             ['count' => $given['count']],

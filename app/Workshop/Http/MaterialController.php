@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Workshop\Http;
 
 use App\Language\Speech;
-use App\Workshop\FreshKey;
 use App\Workshop\MaterialRow;
+use App\Workshop\UniqueSlug;
 use Closure;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -43,7 +43,7 @@ final class MaterialController
                 $refuse(Speech::say('fault.material_named', ['name' => $name]));
             }
         }]]);
-        $key = FreshKey::of($request->string('name')->toString(), 'own', static fn (string $key): bool => isset($all[$key]), '_');
+        $key = UniqueSlug::of($request->string('name')->toString(), 'own', static fn (string $key): bool => isset($all[$key]), '_');
 
         return $this->written($request, $key)->setStatusCode(201);
     }

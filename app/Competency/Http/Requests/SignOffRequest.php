@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Competency\Http\Requests;
 
-use App\Measure\Typed;
+use App\Measure\LengthInput;
 use App\Workshop\MaterialRow;
 use App\Workshop\Policy;
 use Illuminate\Foundation\Http\FormRequest;
@@ -47,7 +47,7 @@ final class SignOffRequest extends FormRequest
     {
         /** @var array{materials?: list<string>|null, operations?: list<string>|null} $given */
         $given = $this->validated();
-        $typed = new Typed($this, $units);
+        $typed = new LengthInput($this, $units);
 
         return Scope::fromFields(Fields::of(array_filter([
             'materials' => $given['materials'] ?? null,

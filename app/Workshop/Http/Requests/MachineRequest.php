@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop\Http\Requests;
 
 use App\Language\Sentences;
-use App\Measure\Typed;
+use App\Measure\LengthInput;
 use App\People\User;
 use App\Workshop\Machine;
 use Illuminate\Foundation\Http\FormRequest;
@@ -51,7 +51,7 @@ final class MachineRequest extends FormRequest
     /** @return array<string, mixed> the machine's FIELDS */
     public function fields(User $user): array
     {
-        $typed = new Typed($this, $user->units);
+        $typed = new LengthInput($this, $user->units);
         $speeds = $this->list('speeds');
 
         return [
@@ -76,7 +76,7 @@ final class MachineRequest extends FormRequest
     }
 
     /** @return array{graduation_mm: float, divisions_per_turn: int, reads_diameter: bool}|null */
-    private function dial(Typed $typed, string $name, bool $readsDiameter): ?array
+    private function dial(LengthInput $typed, string $name, bool $readsDiameter): ?array
     {
         return $this->filled("{$name}_graduation")
             ? [

@@ -11,7 +11,7 @@ use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Measure\Size;
 
 /** Lengths of a request as they were typed (3/8, 6.8, 15 thou), understood by the core in the writer's units. */
-final readonly class Typed
+final readonly class LengthInput
 {
     /**
      * @param  Request|array<string, mixed>  $given

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Planning\Wanted;
+namespace App\Planning\Requests;
 
-use App\Measure\Typed;
+use App\Measure\LengthInput;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
 use Illuminate\Validation\Rule;
@@ -15,10 +15,10 @@ use MillStep\Core\Planning\Plan\SectionDrawing;
 use MillStep\Core\Workshop\Holding\Workholding;
 
 /** One hole, at a drill press or on a lathe. */
-final readonly class HoleWanted implements Wanted
+final readonly class HolePlanRequest implements PlanRequest
 {
     /** @param  array<string, mixed>  $request */
-    private function __construct(private array $request, private Typed $typed)
+    private function __construct(private array $request, private LengthInput $typed)
     {
     }
 
@@ -41,7 +41,7 @@ final readonly class HoleWanted implements Wanted
 
     public static function of(array $request, string $units): self
     {
-        return new self($request, new Typed($request, $units));
+        return new self($request, new LengthInput($request, $units));
     }
 
     public function plan(?array $policy = null): Planned

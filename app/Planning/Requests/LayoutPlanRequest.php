@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Planning\Wanted;
+namespace App\Planning\Requests;
 
 use App\Language\Speech;
-use App\Measure\Typed;
+use App\Measure\LengthInput;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
 use App\Workshop\Crib;
@@ -20,10 +20,10 @@ use MillStep\Core\Planning\Layout\LayoutPlan;
 use MillStep\Core\Policy\ShopPolicy;
 
 /** The holes of a plate, as they are marked out. */
-final readonly class LayoutWanted implements Wanted
+final readonly class LayoutPlanRequest implements PlanRequest
 {
     /** @param  array<string, mixed>  $request */
-    private function __construct(private array $request, private Typed $typed)
+    private function __construct(private array $request, private LengthInput $typed)
     {
     }
 
@@ -52,7 +52,7 @@ final readonly class LayoutWanted implements Wanted
 
     public static function of(array $request, string $units): self
     {
-        return new self($request, new Typed($request, $units));
+        return new self($request, new LengthInput($request, $units));
     }
 
     public function plan(?array $policy = null): Planned
@@ -157,7 +157,7 @@ final readonly class LayoutWanted implements Wanted
             if (count($parts) !== 2) {
                 throw Speech::fault('points', 'no_point', ['line' => $number + 1, 'said' => Message::quote($line, 30)]);
             }
-            $typed = new Typed(['points' => $parts[0], 'y' => $parts[1]], $this->typed->units);
+            $typed = new LengthInput(['points' => $parts[0], 'y' => $parts[1]], $this->typed->units);
             try {
                 $points[] = ['x_mm' => $typed->coordinate('points'), 'y_mm' => $typed->coordinate('y')];
             } catch (ValidationException $fault) {

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Planning\Wanted;
+namespace App\Planning\Requests;
 
 use App\Planning\Planned;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\CoreException;
 
 /** What somebody wants planned, as they said it. Turns it into an operation of the core for this shop. */
-interface Wanted
+interface PlanRequest
 {
     /** @return array<string, list<mixed>> how a request has to look */
     public static function rules(): array;

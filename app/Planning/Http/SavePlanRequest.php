@@ -10,7 +10,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
 /** A plan with its name, what it is for, and the request that it answers. */
-final class PlanRequest extends FormRequest
+final class SavePlanRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
     public function rules(): array

@@ -8,7 +8,7 @@ use Closure;
 use Illuminate\Support\Str;
 
 /** A short key made of a name, for a thing that has none yet; numbered where another has it. */
-final class FreshKey
+final class UniqueSlug
 {
     private const LONGEST = 50;
 

@@ -21,7 +21,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable $at
  * @property User|null $by
  */
-final class Service extends Model
+final class ServiceChange extends Model
 {
     use HasUuids;
 

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Planning\Wanted;
+namespace App\Planning\Requests;
 
 use App\Language\Speech;
-use App\Measure\Typed;
+use App\Measure\LengthInput;
 use App\Workshop\Crib;
 use App\Workshop\Machine;
 use App\Workshop\MaterialRow;
@@ -101,7 +101,7 @@ final readonly class AtMachine
      *
      * @throws ValidationException
      */
-    public static function hole(array $request, Typed $typed, string $prefix = ''): array
+    public static function hole(array $request, LengthInput $typed, string $prefix = ''): array
     {
         $size = $typed->text("{$prefix}size");
         $fit = $typed->text("{$prefix}fit");
@@ -112,7 +112,7 @@ final readonly class AtMachine
         if (preg_match('/^(.+?)\s*([HhGgJjKkFf]\d{1,2})$/', $size, $found) === 1 && $fit === '') {
             [, $size, $fit] = $found;
         }
-        $diameter = (new Typed(["{$prefix}size" => $size], $typed->units))->length("{$prefix}size");
+        $diameter = (new LengthInput(["{$prefix}size" => $size], $typed->units))->length("{$prefix}size");
 
         $reamer = $purpose === 'reamed' ? $typed->text("{$prefix}reamer") : '';
 

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-namespace App\Planning\Wanted;
+namespace App\Planning\Requests;
 
-use App\Measure\Typed;
+use App\Measure\LengthInput;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
 use App\Workshop\Bar;
@@ -19,7 +19,7 @@ use MillStep\Core\Planning\Plan\PlanResult;
 use MillStep\Core\Planning\Stock\ClassBars;
 
 /** A batch of rings or bushes from one bar, or one piece at its end; and bars for a whole class. */
-final readonly class LatheWanted implements Wanted
+final readonly class LathePlanRequest implements PlanRequest
 {
     private const LENGTHS = [
         'blade_mm' => 'blade', 'cleanup_mm' => 'cleanup', 'facing_mm' => 'facing',
@@ -28,7 +28,7 @@ final readonly class LatheWanted implements Wanted
     ];
 
     /** @param  array<string, mixed>  $request */
-    private function __construct(private array $request, private Typed $typed)
+    private function __construct(private array $request, private LengthInput $typed)
     {
     }
 
@@ -54,7 +54,7 @@ final readonly class LatheWanted implements Wanted
 
     public static function of(array $request, string $units): self
     {
-        return new self($request, new Typed($request, $units));
+        return new self($request, new LengthInput($request, $units));
     }
 
     public function plan(?array $policy = null): Planned
