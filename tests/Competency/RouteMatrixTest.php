@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Competency\Permit;
+use App\People\Cohort;
 use App\People\Role;
 use App\Records\Alert;
 use App\Workshop\Bar;
@@ -22,6 +23,7 @@ const WHO = [
         'GET planning/plans/{first}/compared-with/{second}', 'POST planning/{kind}', 'POST planning/{kind}/answers',
         'POST planning/{kind}/questions', 'POST planning/{kind}/files/{format}',
         'GET workshop/machines', 'GET workshop/cribs', 'GET workshop/materials', 'GET workshop/policy',
+        'DELETE practice/entries/{entry}',
     ],
     'the learner and whoever teaches' => [
         'GET competency/learners/{learner}',
@@ -37,6 +39,7 @@ const WHO = [
         'POST assessment/attempts', 'POST assessment/attempts/{attempt}/conclusion', 'PUT assessment/attempts/{attempt}/marks/{criterion}',
         'POST competency/learners/{learner}/permits/{permit}/holds',
         'POST competency/learners/{learner}/ledger/{entry}/correction',
+        'GET competency/permits', 'GET competency/permits-choices', 'GET competency/permits/{permit}',
         'GET gate/devices',
         'DELETE gate/devices/{device}',
         'POST gate/turns/{session}/end',
@@ -44,6 +47,7 @@ const WHO = [
         'POST competency/learners/{learner}/permits/{permit}/sign-off',
         'GET competency/today',
         'POST gate/machines/{machine}/devices', 'PUT gate/presence', 'POST learning/holds/{hold}/open',
+        'POST learning/holds/{hold}/return',
         'POST practice/entries/{entry}/decision', 'POST planning/policy-preview',
         'GET workshop/bars', 'POST workshop/bars', 'DELETE workshop/bars/{bar}', 'POST workshop/cribs',
         'PUT workshop/cribs/{crib}', 'POST workshop/cribs/{crib}/sets', 'POST workshop/cribs/{crib}/tools',
@@ -51,6 +55,12 @@ const WHO = [
         'DELETE workshop/tools/{tool}', 'POST workshop/tools/{tool}/restore',
     ],
     'the shop lead' => [
+        'POST people/everybody', 'PUT people/everybody/{person}', 'POST people/everybody/{person}/invitation',
+        'PUT people/everybody/{person}/badge', 'DELETE people/everybody/{person}/badge',
+        'GET people/cohorts', 'POST people/cohorts', 'PUT people/cohorts/{cohort}',
+        'GET people/class-list', 'POST people/class-list',
+        'PUT competency/permits/{code}', 'PUT workshop/shop',
+        'GET content/set-up', 'GET content/packs', 'POST content/packs/{code}',
         'GET people/everybody', 'PATCH people/everybody/{person}', 'DELETE people/everybody/{person}/pin',
         'DELETE people/everybody/{person}/second-factor',
         'GET records/changes', 'GET records/alerts', 'POST records/alerts/{alert}/seen',
@@ -69,7 +79,7 @@ const ASKS_MORE = [
 
 /** Routes that a guest or a device may call. */
 const DOORS = [
-    'GET people/mailbox', 'GET people/me', 'POST people/password-reset', 'PUT people/password-reset',
+    'GET people/mailbox', 'GET people/me', 'POST people/first-lead', 'POST people/password-reset', 'PUT people/password-reset',
     'POST people/session', 'POST people/session/second-factor', 'GET gate/demo-badges', 'POST gate/reads',
     'GET gate/screen', 'POST gate/renewal',
     'GET live/channels/{channel}', 'GET {missing}',
@@ -107,6 +117,8 @@ function call_route($test, string $route, App\People\User $as, App\People\User $
         '{crib}' => 'metric-half',
         '{tool}' => Tool::query()->value('id'),
         '{bar}' => Bar::query()->value('id'),
+        '{cohort}' => $path === 'people/cohorts/{cohort}'
+            ? Cohort::query()->firstOrCreate(['name' => 'Any'], ['starts_on' => now()])->id : null,
         '{material}' => 'mast_alloy',
         '{key}' => 'mast_alloy',
         '{code}' => str_contains($path, 'checks') ? 'SC-through-holes' : 'C6',

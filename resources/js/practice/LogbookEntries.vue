@@ -73,7 +73,7 @@ const decide = useCommand(
           }}<template v-if="entry.reason">: {{ entry.reason }}</template>
         </p>
         <BigButton
-          v-if="person?.id === learnerId && entry.state === 'waiting'"
+          v-if="!teaches && person?.id === learnerId && entry.state === 'waiting'"
           class="mt-2"
           :busy="take.busy.value"
           :aria-label="t('practice.takeBackNamed', { what: entry.exercise })"

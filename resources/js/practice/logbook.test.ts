@@ -42,7 +42,14 @@ describe('a logbook', () => {
     expect(page.text()).toContain('⏸');
     expect(page.text()).toContain('✓');
     expect(page.text()).toContain('No guard in the picture');
-    expect(page.find('button').exists()).toBe(false);
+    // What waits can be taken back; what is decided stays.
+    serve('DELETE /api/practice/entries/e1', null);
+    const buttons = page.findAll('button');
+    expect(buttons).toHaveLength(1);
+    await buttons[0]?.trigger('click');
+    await flushPromises();
+    expect(called('DELETE /api/practice/entries/e1')).toHaveLength(1);
+    expect(page.emitted('taken')?.[0]?.[0]).toMatchObject({ id: 'e1', exercise: 'Two plates' });
   });
 
   it('is confirmed with one press by whoever teaches; declined only with a reason', async () => {
