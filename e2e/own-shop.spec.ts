@@ -171,8 +171,13 @@ test('the instructor joins and sets a PIN; the lead completes the permit', async
   await expect(lead).toHaveURL(/permits$/);
 });
 
-/** The bank as its files have it: right option and order by what they say in this language. */
-function bank(): { right: string[]; orders: string[][] } {
+interface Question {
+  options: string[];
+  right: string | null;
+}
+
+/** The bank as its files have it, in this language: the options of each question and the right one, or the steps in order. */
+function bank(): Question[] {
   const file = readFileSync('content/drill-press/checks/through-holes.yaml', 'utf8');
   const spanish = readFileSync('content/drill-press/locales/es/checks/through-holes.yaml', 'utf8');
   const said = (question: string, id: string, english: string) => {
@@ -180,22 +185,17 @@ function bank(): { right: string[]; orders: string[][] } {
     const block = spanish.split(new RegExp(`^  ${question}:`, 'm'))[1]?.split(/^  [\w-]+:$/m)[0] ?? '';
     return block.match(new RegExp(`[{ ]"?${id}"?: "([^"]+)"`))?.[1] ?? '';
   };
-  const right: string[] = [];
-  const orders: string[][] = [];
-  for (const block of file.split(/^ {2}- id: /m).slice(1)) {
-    const question = block.split('\n')[0] ?? '';
-    const answer = block.match(/\{id: "?(\w+)"?, text: "([^"]+)", right: true\}/);
-    if (answer) right.push(said(question, answer[1] ?? '', answer[2] ?? ''));
-    const steps = block.split('steps:')[1];
-    if (steps) {
-      orders.push(
-        [...steps.matchAll(/\{id: "?(\w+)"?, text: "([^"]+)"/g)].map((step) =>
-          said(question, step[1] ?? '', step[2] ?? ''),
-        ),
-      );
-    }
-  }
-  return { right, orders };
+  return file
+    .split(/^ {2}- id: /m)
+    .slice(1)
+    .map((block) => {
+      const question = block.split('\n')[0] ?? '';
+      const each = [...block.matchAll(/\{id: "?(\w+)"?, text: "([^"]+)"(, right: true)?/g)];
+      const words = each.map(([, id = '', english = '']) => said(question, id, english));
+      const right = each.findIndex(([, , , mark]) => mark !== undefined);
+      return { options: words, right: right < 0 ? null : (words[right] ?? null) };
+    })
+    .filter(({ options }) => options.length > 0);
 }
 
 function workedOut(text: string): string {
@@ -228,14 +228,13 @@ test('the learner joins, works the lesson through and passes the check', async (
   await expect(learner.getByText(say('lesson.completed'))).toBeVisible();
   await learner.goto('/checks/SC-through-holes');
   await expect(learner.locator('main ol > li.sheet').first()).toBeVisible();
-  const { right, orders } = bank();
+  const questions = bank();
   for (const question of await learner.locator('main ol > li.sheet').all()) {
     const text = await question.innerText();
-    const answer = right.find((option) => text.includes(option));
-    const order = orders.find((steps) => steps.every((step) => text.includes(step)));
-    if (order) for (const step of order) await question.getByRole('button', { name: step }).click();
-    else if (answer !== undefined) await question.getByLabel(answer).check();
-    else await question.locator('input').fill(workedOut(text));
+    const known = questions.find(({ options }) => options.every((option) => text.includes(option)));
+    if (known === undefined) await question.locator('input').fill(workedOut(text));
+    else if (known.right !== null) await question.getByLabel(known.right, { exact: true }).check();
+    else for (const step of known.options) await question.getByRole('button', { name: step }).click();
   }
   await press(learner, 'check.handIn');
   await expect(learner.getByText('100 %')).toBeVisible();
