@@ -13,7 +13,6 @@ use App\People\User;
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
 use App\Support\PowerLock;
-use App\Support\SameContent;
 use App\Support\YamlText;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
@@ -65,8 +64,9 @@ final class DefinePermit
             $faults[] = ContentFault::saying($file->file, $file->lineOf(explode('.', $key)[0]), $fault);
         }
         FaultyContent::unless($faults);
+        $there = Permit::query()->where('code', $definition['code'])->first();
 
-        return $this($definition);
+        return $there === null ? $this($definition) : $this->addLanguages($there, $definition);
     }
 
     /**
@@ -151,6 +151,31 @@ final class DefinePermit
         });
     }
 
+    /**
+     * A permit that is there is the shop's own, and a newer pack changes nothing of it. Words in a further language come
+     * where the words that they translate still stand.
+     *
+     * @param  Definition  $given
+     */
+    private function addLanguages(Permit $permit, array $given): Permit
+    {
+        $statement = $permit->statements()->latest('version')->first();
+        $words = [
+            [$permit, 'name', 'name', $given['name']],
+            ...$statement === null ? [] : [[$statement, 'body', 'statement', $given['statement']]],
+        ];
+        foreach ($words as [$model, $attribute, $key, $written]) {
+            foreach ($model->getRawOriginal($attribute) === $written ? $given['translations'] ?? [] : [] as $language => $said) {
+                if (isset($said[$key])) {
+                    $model->translations = [...$model->translations, $language => $model->translations[$language] ?? [$attribute => $said[$key]]];
+                }
+            }
+            $model->save();
+        }
+
+        return $permit;
+    }
+
     /** @param  Definition  $given */
     private function statement(Permit $permit, array $given): void
     {
@@ -159,13 +184,7 @@ final class DefinePermit
             static fn (array $words): array => isset($words['statement']) ? ['body' => $words['statement']] : [],
             $given['translations'] ?? [],
         );
-        $said = array_filter($said);
-        // What somebody acknowledged stays as it was in every language: a language may be added, words that stand may not change.
-        $stood = $last->translations ?? [];
-        $same = $last?->getRawOriginal('body') === $given['statement'];
-        if ($last !== null && $same && SameContent::is(array_intersect_key($said, $stood), array_intersect_key($stood, $said))) {
-            $last->update(['translations' => [...$stood, ...$said]]);
-
+        if ($last?->getRawOriginal('body') === $given['statement']) {
             return;
         }
         $now = CarbonImmutable::now();
@@ -175,7 +194,7 @@ final class DefinePermit
             'body' => $given['statement'],
             'in_force_from' => $now,
             'grace_until' => $last === null || $grace === 0 ? null : $now->addDays($grace),
-            'translations' => $said,
+            'translations' => array_filter($said),
         ]);
     }
 

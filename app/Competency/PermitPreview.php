@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
-use App\Learning\Lesson;
 use App\People\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
@@ -33,12 +32,10 @@ final class PermitPreview
         if ($stood === null) {
             return [];
         }
-        $changed = $this->changed($stood, $given);
-        $permits = $inForce->permits->map(static fn (Permit $each): Permit => $each->is($stood) ? $changed : $each);
-        $rules = new Rules($permits, Lesson::query()->orderBy('version')->pluck('accepted_from', 'code')->all());
+        $rules = $inForce->with($this->changed($stood, $given));
         $learners = User::learners()->get();
         $before = $this->standings->of($learners, $inForce->permits->values(), rules: $inForce);
-        $after = $this->standings->of($learners, $permits->values(), rules: $rules);
+        $after = $this->standings->of($learners, $rules->permits->values(), rules: $rules);
         $affected = [];
         foreach ($learners as $learner) {
             foreach ($inForce->permits as $permit) {

@@ -28,6 +28,12 @@ final readonly class Rules
         );
     }
 
+    /** As they would be with one permit defined otherwise. */
+    public function with(Permit $changed): self
+    {
+        return new self($this->permits->replace([$changed->code => $changed]), $this->accepted);
+    }
+
     /** @throws \LogicException when the permit has no statement yet */
     public function requirement(Permit $permit): Requirement
     {

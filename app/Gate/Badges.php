@@ -20,9 +20,19 @@ final class Badges implements BadgeDesk
     {
     }
 
-    public function holderOf(#[\SensitiveParameter] string $code): ?int
+    public function known(#[\SensitiveParameter] array $codes): array
     {
-        return Badge::query()->where('code_hash', Badge::hash($code))->first()?->user_id;
+        $hashes = [];
+        foreach ($codes as $code) {
+            $hashes[Badge::hash($code)] = $code;
+        }
+        $known = [];
+        $badges = Badge::query()->whereIn('code_hash', array_keys($hashes))->whereRaw("ended_because IS DISTINCT FROM 'returned'")->get();
+        foreach ($badges as $badge) {
+            $known[$hashes[$badge->code_hash]] = ['holder' => $badge->user_id, 'works' => $badge->active];
+        }
+
+        return $known;
     }
 
     public function issue(User $to, #[\SensitiveParameter] string $code, User $by): void
@@ -31,16 +41,16 @@ final class Badges implements BadgeDesk
             PowerLock::forRestriction();
             User::query()->whereKey($to->id)->lockForUpdate()->firstOrFail();
             $known = Badge::query()->where('code_hash', Badge::hash($code))->first();
-            if ($known !== null && ($known->user_id !== $to->id || in_array($known->ended_because, ['lost', 'replaced'], true))) {
-                throw Refusal::because('badge_taken');
-            }
-            if ($known?->active === true) {
+            if ($known?->active === true && $known->user_id === $to->id) {
                 return;
             }
+            if ($known !== null && $known->ended_because !== 'returned') {
+                throw Refusal::because('badge_taken');
+            }
             $this->endActive($to, 'replaced');
-            $known === null
-                ? Badge::query()->create(['user_id' => $to->id, 'code_hash' => Badge::hash($code), 'issued_by' => $by->id])
-                : $known->update(['active' => true, 'ended_because' => null, 'ended_at' => null, 'issued_by' => $by->id]);
+            Badge::query()->updateOrCreate(['code_hash' => Badge::hash($code)], [
+                'user_id' => $to->id, 'active' => true, 'ended_because' => null, 'ended_at' => null, 'issued_by' => $by->id,
+            ]);
         });
     }
 
@@ -55,12 +65,6 @@ final class Badges implements BadgeDesk
                 ($this->endTurn)($turn, Policy::inForce(), 'ended_by_instructor', by: $by);
             }
         });
-    }
-
-    public function carries(?User $person, #[\SensitiveParameter] string $code): bool
-    {
-        return $person !== null && Badge::query()->where('code_hash', Badge::hash($code))->where('user_id', $person->id)
-            ->where('active', true)->exists();
     }
 
     public function carried(): array

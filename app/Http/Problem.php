@@ -8,6 +8,7 @@ use App\Language\Speech;
 use App\Support\Refusal;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -36,6 +37,8 @@ final class Problem
             $fault instanceof ValidationException => self::response($fault->status, 'invalid', $fault->getMessage(), $fault->errors()),
             $fault instanceof AuthenticationException => self::refused(401),
             $fault instanceof HttpExceptionInterface => self::refused($fault->getStatusCode(), $fault->getHeaders()),
+            // Two entered the same at once; the first was faster than the second's own look.
+            $fault instanceof UniqueConstraintViolationException => self::known(409, 'same_at_once'),
             $fault instanceof QueryException && self::isUnfit($fault) => self::known(422, 'value_unfit'),
             $fault instanceof \PDOException && self::isAway($fault) => self::known(503, 'records_away'),
             default => self::known(500, 'broken'),

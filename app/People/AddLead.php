@@ -19,6 +19,7 @@ final class AddLead extends Command
     {
         ['email' => $email, 'name' => $name] = array_map(strval(...), array_filter($this->arguments(), is_string(...)));
         $pin = is_string($this->option('pin')) ? $this->option('pin') : '';
+        $email = User::address($email);
         if (filter_var($email, FILTER_VALIDATE_EMAIL) === false || User::query()->where('email', $email)->exists()) {
             $this->error("\"$email\" is no mail address, or somebody has it already.");
 

@@ -9,13 +9,19 @@ use App\Support\Refusal;
 /** Where badges are handed out; the gate keeps them. */
 interface BadgeDesk
 {
-    /** Whose badge this is now, or was once; null for one that nobody ever had. */
-    public function holderOf(#[\SensitiveParameter] string $code): ?int;
+    /**
+     * What is known of badges: whose each is, and whether it works. One that was given back is nobody's; one that was lost
+     * or replaced may lie anywhere, and stays whose it was.
+     *
+     * @param  list<string>  $codes
+     * @return array<string, array{holder: int, works: bool}> by code
+     */
+    public function known(#[\SensitiveParameter] array $codes): array;
 
     /**
      * Hands one out; the one they have is replaced and opens nothing from then on. The same one again is the same one.
      *
-     * @throws Refusal `badge_taken` when it is, or was, somebody's
+     * @throws Refusal `badge_taken` when it is somebody's, or was lost or replaced
      */
     public function issue(User $to, #[\SensitiveParameter] string $code, User $by): void;
 
@@ -25,9 +31,6 @@ interface BadgeDesk
      * @param  'lost'|'returned'|'replaced'  $because
      */
     public function end(User $of, string $because, User $by): void;
-
-    /** Whether that very badge works for them. */
-    public function carries(?User $person, #[\SensitiveParameter] string $code): bool;
 
     /** @return array<int, true> by person, who has one that works */
     public function carried(): array;

@@ -7,6 +7,7 @@ namespace App\People;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\Passwords\PasswordBroker;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Password;
 
 /** A letter with a link to set a password, good for some days; a new one makes the one before worthless. */
@@ -17,12 +18,15 @@ final class Invite
     /**
      * @return string|null the link, where no mail server is set up: the lead hands it over
      *
-     * @throws Refusal `inactive`
+     * @throws Refusal `inactive`, or `has_joined`: a link into an account in use would let others act in its name
      */
     public function __invoke(User $person): ?string
     {
         if (! $person->active) {
             throw Refusal::because('inactive', ['name' => $person->name]);
+        }
+        if ($person->joined_at !== null) {
+            throw Refusal::because('has_joined', ['name' => $person->name]);
         }
         $broker = Password::broker(self::BROKER);
         assert($broker instanceof PasswordBroker);
@@ -36,6 +40,16 @@ final class Invite
     /** What opens it stands behind the #, so that it never reaches a server, and no log. */
     public static function link(User $person, #[\SensitiveParameter] string $token): string
     {
-        return rtrim((string) config('app.url'), '/').'/reset#'.http_build_query(['token' => $token, 'email' => $person->email, 'invited' => 1]);
+        $says = http_build_query(['token' => $token, 'email' => $person->email, 'invited' => 1]);
+
+        return rtrim((string) config('app.url'), '/')."/reset#$says";
+    }
+
+    /** Letters that were sent to an address open nothing any more. */
+    public static function forget(string ...$addresses): void
+    {
+        foreach (['people_invitations', 'people_password_resets'] as $table) {
+            DB::table($table)->whereIn('email', $addresses)->delete();
+        }
     }
 }

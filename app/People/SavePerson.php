@@ -21,24 +21,32 @@ final class SavePerson
     /**
      * @param  Person  $given
      *
-     * @throws Refusal `own_role`, `last_lead` or `has_a_record`
+     * @throws Refusal `no_longer_lead`, `own_role` or `has_a_record`
      */
     public function __invoke(?User $person, array $given, User $by): User
     {
         return DB::transaction(function () use ($person, $given, $by): User {
             // A role gives power and takes it: whoever is deciding is waited for.
             PowerLock::forRestriction();
+            $by->checkStillLeads();
             $role = Role::from($given['role']);
             $person = $person === null ? null : User::query()->lockForUpdate()->findOrFail($person->id);
             if ($person !== null && $person->role !== $role) {
                 $this->checkRole($person, $role, $by);
             }
             $person ??= new User(['password' => Str::random(40), 'active' => true]);
+            $stood = $person->email ?? null;
             $person->fill([
-                ...array_intersect_key($given, array_flip(['name', 'email', 'born_on', 'guardian_acknowledged_on', 'language', 'units', 'sis_id'])),
+                ...array_intersect_key($given, array_flip([
+                    'name', 'email', 'born_on', 'guardian_acknowledged_on', 'language', 'units', 'sis_id',
+                ])),
                 'role' => $role,
                 'all_cohorts' => $role === Role::Instructor && ($given['all_cohorts'] ?? false),
             ])->save();
+            if ($stood !== $person->email) {
+                // What was mailed to either address opens nothing any more.
+                Invite::forget($person->email, ...$stood === null ? [] : [$stood]);
+            }
             if (isset($given['cohorts'])) {
                 $person->cohorts()->sync(Cohort::query()->whereIn('id', $given['cohorts'])->pluck('id'));
             }

@@ -40,7 +40,7 @@ final class SignIn
                 'seconds' => max(1, $tries > self::PER_ACCOUNT ? RateLimiter::availableIn($account) : RateLimiter::availableIn($address)),
             ]);
         }
-        $user = User::query()->where('email', $email)->where('active', true)->first();
+        $user = User::query()->where('email', User::address($email))->where('active', true)->first();
         $right = Hash::check($password, $user->password ?? self::NOBODYS);
         if (! $right || $user === null) {
             RateLimiter::hit($address, 900);

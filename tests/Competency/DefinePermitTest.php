@@ -75,6 +75,15 @@ it('refuses what asks for nothing there is, by the field at fault', function (ar
     'too short a statement' => [['statement' => 'Yes.'], 'statement'],
 ]);
 
+it('keeps its name as it was written, whatever language the editor speaks', function (): void {
+    $spanish = ['Accept-Language' => 'es'];
+    $written = $this->permit()->getRawOriginal('name');
+    $shown = $this->getJson('/api/competency/permits/drill-through-10', $spanish)->assertOk();
+    expect($shown->json('title'))->not->toBe($written)->and($shown->json('name'))->toBe($written);
+    $this->putJson('/api/competency/permits/drill-through-10', ($this->given)(['name' => $shown->json('name')]), $spanish)->assertOk();
+    expect($this->permit()->refresh()->getRawOriginal('name'))->toBe($written);
+});
+
 it('does not let a scope be left open by leaving it out', function (): void {
     $given = ($this->given)();
     ($this->put)([...$given, 'scope' => ['materials' => [], 'operations' => []]])->assertJsonValidationErrors(['scope.materials', 'scope.operations']);

@@ -175,17 +175,29 @@ it('does not let a permit out that asks for what there is not', function (): voi
         ->toBe([$file.':'.line_of($file, 'validity_days:').' wanted_number']);
 });
 
-it('makes a changed statement a version of its own, and changes no word that was acknowledged', function (): void {
+it('leaves a permit that is there as the shop has made it, and only adds a language', function (): void {
     $permit = Permit::query()->where('code', 'drill-through-10')->firstOrFail();
-    $versions = fn (): int => $permit->statements()->count();
-    $spanish = 'locales/es/permits/drill-through-10.yaml';
-    $before = $versions();
-    expect(faults(pack_with(['permits/drill-through-10.yaml' => swapped('Guards stay on and shut.', 'Guards stay on.')])))->toBe([])
-        ->and($versions())->toBe($before + 1)
-        ->and(faults(pack_with()))->toBe([])
-        ->and($versions())->toBe($before + 2);
+    $permit->update(['scope' => ['materials' => ['mild_steel'], 'operations' => ['drill']], 'translations' => []]);
+    $permit->statements()->update(['translations' => '{}']);
+    $before = [$permit->statements()->count(), $permit->requirement, $permit->scope];
+    $changed = swapped('Guards stay on and shut.', 'Guards stay on.');
+    expect(faults(pack_with(['permits/drill-through-10.yaml' => $changed])))->toBe([]);
+    $permit->refresh();
+    expect([$permit->statements()->count(), $permit->requirement, $permit->scope])->toBe($before)
+        // Words in Spanish for a statement that this shop does not have are none.
+        ->and(json_decode((string) $permit->statements()->first()->getRawOriginal('translations'), true))->toBe([]);
+    expect(faults(pack_with()))->toBe([])
+        ->and(json_decode((string) $permit->statements()->first()->getRawOriginal('translations'), true))->toHaveKey('es')
+        ->and($permit->statements()->count())->toBe($before[0]);
+});
+
+it('changes no word of a statement that stands, in no language', function (): void {
+    $permit = Permit::query()->where('code', 'drill-through-10')->firstOrFail();
+    $stood = $permit->statements()->first()->getRawOriginal('translations');
     $words = fn (string $text): string => str_replace('statement: |', "statement: |\n  Otra frase.", $text);
-    expect(faults(pack_with([$spanish => $words])))->toBe([])->and($versions())->toBe($before + 3);
+    expect(faults(pack_with(['locales/es/permits/drill-through-10.yaml' => $words])))->toBe([])
+        ->and($permit->statements()->count())->toBe(1)
+        ->and($permit->statements()->first()->getRawOriginal('translations'))->toBe($stood);
 });
 
 it('stops at prerequisites that lead back to where one began', function (): void {

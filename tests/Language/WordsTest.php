@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Language\Sentences;
+use Illuminate\Support\Facades\DB;
 use MillStep\Core\Border\Message;
 
 /** @return list<string> what stands in quotes in the files of a folder, comments left out */
@@ -91,3 +92,21 @@ it('says a sentence with its terms, its plural, its lists and its capital', func
         ->and($en->say('a name'))->toBe('a name')
         ->and($en->say(Message::of('nothing.like_it')))->toBe('nothing.like_it');
 });
+
+it('has words for every table and column that the audit log writes down', function (string $language): void {
+    $tables = DB::table('information_schema.triggers')->where('trigger_name', 'like', '%_audited')
+        ->distinct()->pluck('event_object_table')->all();
+    $columns = DB::table('information_schema.columns')->whereIn('table_name', $tables)->where('table_schema', 'public')
+        ->distinct()->pluck('column_name')->all();
+    // What passes by is not written down (records_audit_row).
+    $columns = array_diff($columns, [
+        'id', 'created_at', 'updated_at', 'last_seen_at', 'slowed_until', 'pin_failures', 'pin_locked_until', 'units', 'remember_token',
+        'pairing_id',
+    ]);
+    $said = App\Language\Sentences::in($language);
+    $missing = [
+        ...array_filter($tables, fn (string $table): bool => $said->template("records.source.$table") === null),
+        ...array_filter($columns, fn (string $column): bool => $said->template("records.column.$column") === null),
+    ];
+    expect(array_values($missing))->toBe([]);
+})->with(App\Language\Sentences::LANGUAGES);

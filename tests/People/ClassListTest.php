@@ -6,6 +6,7 @@ use App\Gate\Badge;
 use App\People\Cohort;
 use App\People\Role;
 use App\People\User;
+use Illuminate\Support\Facades\DB;
 
 beforeEach(function (): void {
     $this->lead = $this->person(Role::Lead);
@@ -58,6 +59,22 @@ it('names the faults of every line, and takes nothing in while there is one', fu
         [], ['no_day', 'no_name', 'no_mail_given'], ['no_mail'], ['no_day', 'twice', 'badge_taken'], ['no_learner'],
     ])->and(array_column($answer->json('lines'), 'line'))->toBe([2, 3, 4, 5, 6])
         ->and(User::query()->count())->toBe($people);
+});
+
+it('asks as little of the database for forty lines as for two', function (): void {
+    $list = fn (int $lines): string => "name,mail,cohort,badge\n".implode("\n", array_map(
+        fn (int $line): string => "P $line,p$line@millstep.example,Spring,00$line",
+        range(1, $lines),
+    ));
+    $queries = function (string $csv): int {
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        ($this->send)($csv);
+
+        return count(DB::getQueryLog());
+    };
+    $two = $queries($list(2));
+    expect($queries($list(40)))->toBe($two);
 });
 
 it('wants the columns it cannot do without', function (): void {

@@ -98,6 +98,11 @@ it('hands out one badge that works; a lost one works for nobody any more, and en
     $put('0042-79')->assertOk();
     $this->deleteJson("/api/people/everybody/$learner->id/badge", ['because' => 'returned'])->assertOk();
     $put('0042-79')->assertOk()->assertJsonPath('badge', true);
+    // Given back, it is next year's learner's.
+    $this->deleteJson("/api/people/everybody/$learner->id/badge", ['because' => 'returned'])->assertOk();
+    $next = $this->person();
+    $put('0042-79', $next)->assertOk()->assertJsonPath('badge', true);
+    expect(Badge::query()->where('user_id', $learner->id)->where('active', true)->count())->toBe(0);
     expect(json_encode(DB::table('gate_badges')->get()))->not->toContain('0042');
 });
 
@@ -130,4 +135,51 @@ it('makes the first lead with the code of the start, once, and never where there
     auth()->guard('web')->logout();
     $this->postJson('/api/people/first-lead', [...$account, 'email' => 'late@millstep.example', 'code' => $code])->assertConflict();
     expect(User::query()->where('role', Role::Lead)->count())->toBe(1);
+});
+
+it('lets nobody in by an old letter once the address is somebody else\'s', function (): void {
+    $first = $this->postJson('/api/people/everybody', [...$this->given, 'invite' => true])->json('id');
+    $link = invited('alba@millstep.example');
+    $this->putJson("/api/people/everybody/$first", [...$this->given, 'email' => 'elsewhere@millstep.example'])->assertOk();
+    $this->postJson('/api/people/everybody', [...$this->given, 'name' => 'Other Person'])->assertCreated();
+    $this->putJson('/api/people/password-reset', [
+        ...$link, 'password' => 'ladder sparrow tin', 'password_confirmation' => 'ladder sparrow tin',
+    ])->assertUnprocessable();
+});
+
+it('gives nobody a link into the account of whoever has joined', function (): void {
+    $joined = $this->person(Role::Instructor, ['joined_at' => now()]);
+    $this->postJson("/api/people/everybody/$joined->id/invitation")->assertConflict()->assertJsonPath('code', 'has_joined');
+    expect(Letter::query()->count())->toBe(0);
+});
+
+it('is not changed by a lead who was one a moment ago', function (): void {
+    $other = $this->person(Role::Lead);
+    // Both press at once: the second still holds what was true when it was let in.
+    User::query()->whereKey($this->lead->id)->update(['role' => 'instructor']);
+    $as = ['name' => $other->name, 'email' => $other->email, 'role' => 'instructor'];
+    expect(fn () => app(App\People\SavePerson::class)($other, $as, $this->lead))->toThrow(App\Support\Refusal::class)
+        ->and(fn () => app(App\People\ChangeActive::class)($other, false, $this->lead))->toThrow(App\Support\Refusal::class)
+        ->and($other->refresh()->leads())->toBeTrue();
+});
+
+it('knows an address however its letters are written', function (): void {
+    $this->postJson('/api/people/everybody', [...$this->given, 'email' => ' Alba@MillStep.example', 'invite' => true])->assertCreated();
+    $this->postJson('/api/people/everybody', $this->given)->assertJsonValidationErrors('email');
+    $this->putJson('/api/people/password-reset', [
+        ...invited('alba@millstep.example'), 'email' => 'Alba@millstep.example',
+        'password' => 'ladder sparrow tin', 'password_confirmation' => 'ladder sparrow tin',
+    ])->assertNoContent();
+    auth()->guard('web')->logout();
+    $this->postJson('/api/people/session', ['email' => 'ALBA@millstep.example', 'password' => 'ladder sparrow tin'])->assertOk();
+});
+
+it('says so when two enter the same at once', function (): void {
+    $twin = ['name' => 'Twin', 'email' => $this->lead->email, 'password' => 'x', 'role' => Role::Learner];
+    try {
+        DB::transaction(fn () => User::query()->create($twin));
+    } catch (Throwable $fault) {
+        $problem = App\Http\Problem::of($fault, Illuminate\Http\Request::create('/api/people/everybody'));
+    }
+    expect($problem->getStatusCode())->toBe(409)->and($problem->getData(true)['code'])->toBe('same_at_once');
 });

@@ -20,7 +20,9 @@ final class PermitResource extends JsonResource
 
         return [
             'code' => $this->code,
-            'name' => $this->name,
+            // As they were written: what is changed is changed in its own words, whatever language is spoken.
+            'name' => $this->getRawOriginal('name'),
+            'title' => $this->name,
             'requirement' => [
                 'lessons' => $this->requirement['lessons'] ?? [],
                 'guided' => $this->requirement['guided'] ?? [],
@@ -36,7 +38,6 @@ final class PermitResource extends JsonResource
             'machine_kinds' => $this->machine_kinds ?? [],
             'machines' => $this->machines->modelKeys(),
             'signers' => $this->signers->modelKeys(),
-            // As it was written: a statement is changed in its own words, whatever language is spoken.
             'statement' => (string) $last?->getRawOriginal('body'),
             'statement_version' => $last->version ?? 0,
             'statement_since' => $last?->in_force_from->toIso8601ZuluString(),

@@ -30,10 +30,12 @@ final readonly class CsvFile
         rewind($stream);
         $lines = [];
         $line = 1;
+        $at = 0;
         while (($cells = fgetcsv($stream, null, (string) array_key_first($counts), '"', '')) !== false) {
             $begins = $line;
             // A field in quotes may run over several lines.
-            $line = 1 + substr_count(substr($text, 0, (int) ftell($stream)), "\n");
+            $line += substr_count($text, "\n", $at, (int) ftell($stream) - $at);
+            $at = (int) ftell($stream);
             $cells = array_map(static fn (?string $cell): string => self::plain((string) $cell), $cells);
             if (implode('', $cells) !== '') {
                 $lines[$begins] = $cells;

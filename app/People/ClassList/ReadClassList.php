@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\ClassList;
 
+use App\People\User;
 use Carbon\CarbonImmutable;
 use MillStep\Core\Border\Message;
 
@@ -44,8 +45,8 @@ final class ReadClassList
             $rows[] = new Row(
                 $line,
                 (string) preg_replace('/\s+/u', ' ', $given['name'] ?? ''),
-                mb_strtolower($given['mail'] ?? ''),
-                array_values(array_filter(array_map(trim(...), explode('|', $given['cohort'] ?? '')), static fn (string $name): bool => $name !== '')),
+                User::address($given['mail'] ?? ''),
+                self::names($given['cohort'] ?? ''),
                 self::day($given['born'] ?? null, $wrong),
                 self::day($given['guardian'] ?? null, $wrong),
                 $given['badge'] ?? null,
@@ -54,6 +55,12 @@ final class ReadClassList
         }
 
         return $rows;
+    }
+
+    /** @return list<string> several stand with a | between them */
+    private static function names(string $said): array
+    {
+        return array_values(array_filter(array_map(trim(...), explode('|', $said)), static fn (string $name): bool => $name !== ''));
     }
 
     /** @param  list<Message>  $faults */

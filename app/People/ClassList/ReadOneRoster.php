@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\ClassList;
 
+use App\People\User;
 use MillStep\Core\Border\Message;
 
 /**
@@ -55,7 +56,7 @@ final class ReadOneRoster
             $rows[] = new Row(
                 $line,
                 trim($user['givenname'].' '.$user['familyname']),
-                mb_strtolower($user['email']),
+                User::address($user['email']),
                 array_values(array_unique($cohorts[$id] ?? [])),
                 ReadClassList::day($born[$id] ?? null, $wrong),
                 sisId: $id === '' ? null : mb_substr($id, 0, 80),

@@ -40,14 +40,18 @@ final class TakeInClassList
     {
         $known = User::query()->with('cohorts')->get();
         $cohorts = Cohort::query()->pluck('name')->map(static fn (string $name): string => mb_strtolower($name))->flip();
+        $handedOut = $this->badges->known(array_values(array_filter(
+            array_map(static fn (Row $row): ?string => $row->badge, $rows),
+            static fn (?string $code): bool => $code !== null,
+        )));
         $seen = $badges = $lines = [];
         foreach ($rows as $row) {
             $person = $this->find($known->all(), $row);
-            $other = $known->first(static fn (User $each): bool => mb_strtolower($each->email) === $row->email && ! $each->is($person));
-            $faults = $this->faults($row, $person, $other, $seen, $badges);
+            $other = $known->first(static fn (User $each): bool => $each->email === $row->email && ! $each->is($person));
+            $faults = $this->faults($row, $person, $other, $handedOut[$row->badge ?? ''] ?? null, $seen, $badges);
             $seen[$row->email] ??= $row->line;
             $row->badge === null || $badges[mb_strtoupper($row->badge)] ??= $row->line;
-            $changes = $this->changes($row, $person, $cohorts->all());
+            $changes = $this->changes($row, $person, $handedOut[$row->badge ?? ''] ?? null, $cohorts->all());
             $lines[] = [
                 'line' => $row->line, 'name' => $row->name, 'email' => $row->email,
                 'change' => match (true) {
@@ -112,21 +116,20 @@ final class TakeInClassList
             if ($row->sisId !== null && $person->sis_id === $row->sisId) {
                 return $person;
             }
-            $byMail = mb_strtolower($person->email) === $row->email ? $person : $byMail;
+            $byMail = $person->email === $row->email ? $person : $byMail;
         }
 
         return $byMail;
     }
 
     /**
+     * @param  array{holder: int, works: bool}|null  $badge  what is known of theirs
      * @param  array<string, int>  $seen  lines by address
      * @param  array<string, int>  $badges  lines by badge
      * @return list<Message>
      */
-    private function faults(Row $row, ?User $person, ?User $other, array $seen, array $badges): array
+    private function faults(Row $row, ?User $person, ?User $other, ?array $badge, array $seen, array $badges): array
     {
-        $badgeOf = $row->badge === null ? null : $this->badges->holderOf($row->badge);
-
         return array_values(array_filter([
             ...$row->faults,
             $row->name === '' ? Message::of('fault.list.no_name') : null,
@@ -140,17 +143,18 @@ final class TakeInClassList
             array_filter($row->cohorts, static fn (string $name): bool => mb_strlen($name) > 80) !== []
                 ? Message::of('fault.list.long_cohort', ['most' => 80]) : null,
             $row->badge !== null && mb_strlen($row->badge) > 64 ? Message::of('fault.list.long_badge', ['most' => 64]) : null,
-            $badgeOf !== null && $badgeOf !== $person?->id ? Message::of('fault.list.badge_taken') : null,
+            $badge !== null && ($badge['holder'] !== $person?->id || ! $badge['works']) ? Message::of('fault.list.badge_taken') : null,
             $row->badge !== null && isset($badges[mb_strtoupper($row->badge)])
                 ? Message::of('fault.list.badge_twice', ['line' => $badges[mb_strtoupper($row->badge)]]) : null,
         ]));
     }
 
     /**
+     * @param  array{holder: int, works: bool}|null  $badge  what is known of theirs
      * @param  array<string, int>  $cohorts  that there are, by name
      * @return list<Message>
      */
-    private function changes(Row $row, ?User $person, array $cohorts): array
+    private function changes(Row $row, ?User $person, ?array $badge, array $cohorts): array
     {
         $in = $person?->cohorts->pluck('name')->map(static fn (string $name): string => mb_strtolower($name))->all() ?? [];
         $changes = [];
@@ -175,7 +179,7 @@ final class TakeInClassList
                 $changes[] = Message::of("people.list.$key", ['day' => $day]);
             }
         }
-        if ($row->badge !== null && ! $this->badges->carries($person, $row->badge)) {
+        if ($row->badge !== null && $badge === null) {
             $changes[] = Message::of('people.list.badge');
         }
 

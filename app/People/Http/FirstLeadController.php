@@ -7,10 +7,10 @@ namespace App\People\Http;
 use App\Language\Sentences;
 use App\People\FirstLead;
 use App\People\GoodPassword;
+use App\People\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 
 /** The first lead makes an account, and is signed in. */
@@ -18,7 +18,7 @@ final class FirstLeadController
 {
     public function __invoke(Request $request, FirstLead $first): JsonResponse
     {
-        is_string($request->input('email')) && $request->merge(['email' => Str::lower(trim($request->input('email')))]);
+        is_string($request->input('email')) && $request->merge(['email' => User::address($request->input('email'))]);
         /** @var array{code: string, name: string, email: string, password: string, language: string, units: string} $given */
         $given = $request->validate([
             'code' => ['required', 'string', 'max:60'],

@@ -21,7 +21,9 @@ final class PasswordResetController
     /** Answers the same whether the address is known or not. */
     public function store(Request $request): Response
     {
-        Password::sendResetLink($request->validate(['email' => ['required', 'string', 'email', 'max:255']]));
+        /** @var array{email: string} $given */
+        $given = $request->validate(['email' => ['required', 'string', 'email', 'max:255']]);
+        Password::sendResetLink(['email' => User::address($given['email'])]);
 
         return response()->noContent();
     }
@@ -34,6 +36,7 @@ final class PasswordResetController
             'email' => ['required', 'string', 'email', 'max:255'],
             'password' => ['required', 'string', 'confirmed', new GoodPassword([$request->string('email')->value()])],
         ]);
+        $given['email'] = User::address($given['email']);
         // An invitation is a letter of another kind, that may lie for longer; each opens with its own token alone.
         $broker = $request->boolean('invited') ? Invite::BROKER : null;
         $status = Password::broker($broker)->reset([...$given, 'password_confirmation' => $given['password']], static function (User $user,

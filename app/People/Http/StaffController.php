@@ -16,14 +16,13 @@ use App\Support\Refusal;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 
 /** Everybody, for the shop lead: who is here, and whose PIN is set. */
 final class StaffController
 {
-    public function index(): AnonymousResourceCollection
+    public function index(): JsonResponse
     {
-        return StaffResource::everybody();
+        return new JsonResponse(StaffResource::everybody());
     }
 
     public function store(PersonRequest $request, SavePerson $save, Invite $invite, #[CurrentUser] User $user): JsonResponse

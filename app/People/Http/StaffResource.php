@@ -8,7 +8,6 @@ use App\People\BadgeDesk;
 use App\People\Cohort;
 use App\People\User;
 use Illuminate\Http\Request;
-use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Resources\Json\JsonResource;
 
 /** @mixin User */
@@ -16,26 +15,24 @@ final class StaffResource extends JsonResource
 {
     public static $wrap = null;
 
-    private ?string $link = null;
-
-    /** @var array<int, true> */
-    private static array $carried = [];
-
     /** @param  string|null  $link  of an invitation that no mail server carries; it goes out once */
-    public static function one(User $person, #[\SensitiveParameter] ?string $link = null): self
+    private function __construct(User $person, private readonly bool $badge, #[\SensitiveParameter] private readonly ?string $link = null)
     {
-        self::$carried = app(BadgeDesk::class)->carried();
-        $resource = new self($person->refresh()->load(['cohorts', 'signsFor']));
-        $resource->link = $link;
-
-        return $resource;
+        parent::__construct($person);
     }
 
-    public static function everybody(): AnonymousResourceCollection
+    public static function one(User $person, #[\SensitiveParameter] ?string $link = null): self
     {
-        self::$carried = app(BadgeDesk::class)->carried();
+        return new self($person->refresh()->load(['cohorts', 'signsFor']), isset(app(BadgeDesk::class)->carried()[$person->id]), $link);
+    }
 
-        return self::collection(User::query()->with(['cohorts', 'signsFor'])->orderBy('name')->get());
+    /** @return list<self> by name */
+    public static function everybody(): array
+    {
+        $carried = app(BadgeDesk::class)->carried();
+
+        return array_values(User::query()->with(['cohorts', 'signsFor'])->orderBy('name')->get()
+            ->map(static fn (User $person): self => new self($person, isset($carried[$person->id])))->all());
     }
 
     /** @return array<string, mixed> */
@@ -53,7 +50,7 @@ final class StaffResource extends JsonResource
             'invited_at' => $this->invited_at?->toIso8601ZuluString(),
             'link' => $this->link,
             'joined' => $this->joined_at !== null,
-            'badge' => isset(self::$carried[$this->id]),
+            'badge' => $this->badge,
             'active' => $this->active,
             'signs_for' => $this->signsFor->pluck('name')->all(),
             'pin' => match (true) {

@@ -72,7 +72,7 @@ const named = (list: { code: string; title: string }[]) =>
     :error="choices.error.value ?? permit.error.value"
     @retry="(choices.refetch(), permit.refetch())"
   >
-    <h1 class="mt-4">{{ isNew ? t('permits.add') : permit.data.value?.name }}</h1>
+    <h1 class="mt-4">{{ isNew ? t('permits.add') : permit.data.value?.title }}</h1>
     <form class="mt-4 max-w-4xl" @submit.prevent="send.run(true)">
       <fieldset :disabled="!leads" class="space-y-6">
         <div class="grid gap-4 sm:grid-cols-2">

@@ -36,7 +36,7 @@ const permits = useQuery({ queryKey: ['permits'], queryFn: () => must(api.GET('/
           <RouterLink
             :to="{ name: 'permit', params: { code: permit.code } }"
             class="inline-flex min-h-12 items-center font-bold"
-            >{{ permit.name }}</RouterLink
+            >{{ permit.title }}</RouterLink
           >
           <p class="text-sm text-quiet">
             {{

@@ -10,7 +10,7 @@ import RecordsTabs from './RecordsTabs.vue';
 
 /** Every change of what decides who may run, as the database wrote it down: newest first, with who and what. */
 type Change = Schemas['Changes'][number];
-const { t, d } = useI18n();
+const { t, te, d } = useI18n();
 const PAGE = 100;
 const SOURCES = [
   'people_users',
@@ -22,6 +22,8 @@ const SOURCES = [
   'competency_statements',
   'competency_authorisations',
   'competency_machine_permit',
+  'people_cohorts',
+  'people_memberships',
 ];
 const source = ref('');
 const changes = useInfiniteQuery({
@@ -39,8 +41,9 @@ const changes = useInfiniteQuery({
 });
 const lines = computed(() => changes.data.value?.pages.flat() ?? []);
 
-/** The table's own name for it, readable; what it points at stands there by its name, and of a hash only what became of it. */
-const named = (column: string) => column.replace(/_(id|hash)$/, '').replaceAll('_', ' ');
+/** What a column is called; what it points at stands there by its name, and of a hash only what became of it. */
+const named = (column: string) =>
+  te(`records.column.${column}`) ? t(`records.column.${column}`) : column.replaceAll('_', ' ');
 
 function words(change: Change): string {
   const short = (value: unknown) => {

@@ -8,7 +8,6 @@ use App\Language\Sentences;
 use App\People\Role;
 use App\People\User;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 
 /** What is known of a person. Whether one may send it, the route says. */
@@ -17,7 +16,7 @@ final class PersonRequest extends FormRequest
     protected function prepareForValidation(): void
     {
         $email = $this->input('email');
-        is_string($email) && $this->merge(['email' => Str::lower(trim($email))]);
+        is_string($email) && $this->merge(['email' => User::address($email)]);
     }
 
     /** @return array<string, list<mixed>> */
