@@ -29,7 +29,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->redirectGuestsTo('/sign-in');
         $middleware->group('device', [App\Language\SpeakLanguage::class, App\Http\NoNul::class, SubstituteBindings::class]);
-        $middleware->web(append: [App\Language\SpeakLanguage::class, App\Http\NoNul::class, App\People\Http\OnlyActive::class, App\People\Http\LeftAlone::class,
+        $middleware->web(append: [App\Language\SpeakLanguage::class, App\Http\NoNul::class, App\People\Http\OnlyActive::class,
+            App\People\Http\LeftAlone::class,
             App\People\Http\FromWhom::class, App\People\Http\SecondFactorFirst::class]);
     })
     ->withExceptions(function (Exceptions $exceptions): void {
@@ -39,7 +40,8 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withCommands([
         App\Competency\VerifyLedger::class, App\Competency\AnchorLedger::class, App\Gate\ReviewTurns::class,
-        App\Demo\DemoCommand::class, App\People\AddLead::class, App\People\ShowFirstCode::class, App\Records\Doctor::class, App\Records\Prune::class,
+        App\Demo\DemoCommand::class, App\People\AddLead::class, App\People\ShowFirstCode::class, App\Records\Doctor::class,
+        App\Records\Prune::class,
         App\Http\DescribeApi::class,
     ])
     ->create();

@@ -84,7 +84,8 @@ final class PublishSheet
         }
         $stored = [json_decode((string) $known->getRawOriginal('criteria'), true), $known->pass_mark_percent, $known->part_id];
         FaultyContent::unless(SameContent::is($stored, [$criteria, $row['pass_mark_percent'], $row['part_id']]) ? [] : [
-            ContentFault::at($file->file, $file->lineOf('version'), 'version_taken', ['code' => $row['code'], 'version' => $row['version']]),
+            ContentFault::at($file->file, $file->lineOf('version'), 'version_taken',
+                ['code' => $row['code'], 'version' => $row['version']]),
         ]);
         $known->update(['translations' => $row['translations']]);
 

@@ -165,11 +165,12 @@ final class DefinePermit
             ...$statement === null ? [] : [[$statement, 'body', 'statement', $given['statement']]],
         ];
         foreach ($words as [$model, $attribute, $key, $written]) {
-            foreach ($model->getRawOriginal($attribute) === $written ? $given['translations'] ?? [] : [] as $language => $said) {
-                if (isset($said[$key])) {
-                    $model->translations = [...$model->translations, $language => $model->translations[$language] ?? [$attribute => $said[$key]]];
-                }
-            }
+            $stands = $model->getRawOriginal($attribute) === $written;
+            $offered = array_filter(array_map(
+                static fn (array $said): array => isset($said[$key]) ? [$attribute => $said[$key]] : [],
+                $given['translations'] ?? [],
+            ), static fn (array $said): bool => $said !== []);
+            $model->translations = [...($stands ? $offered : []), ...$model->translations];
             $model->save();
         }
 

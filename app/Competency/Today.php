@@ -176,8 +176,15 @@ final class Today
     }
 
     /** @return array<string, mixed> */
-    private function item(string $kind, User $learner, ?CarbonImmutable $since, string $id, string $what, ?string $detail, ?int $minutes = null): array
-    {
+    private function item(
+        string $kind,
+        User $learner,
+        ?CarbonImmutable $since,
+        string $id,
+        string $what,
+        ?string $detail,
+        ?int $minutes = null,
+    ): array {
         return [
             'kind' => $kind,
             'learner' => ['id' => $learner->id, 'name' => $learner->name],

@@ -28,7 +28,8 @@ final class SetUp
             'machines' => Machine::query()->exists(),
             'content' => Lesson::query()->exists(),
             'people' => User::query()->where('role', Role::Learner)->where('active', true)->exists()
-                && User::query()->whereIn('role', [Role::Lead, Role::Instructor])->where('active', true)->whereNotNull('pin_hash')->exists(),
+                && User::query()->whereIn('role', [Role::Lead, Role::Instructor])->where('active', true)->whereNotNull('pin_hash')
+                    ->exists(),
             'permits' => Permit::query()->whereHas('machines')->whereHas('signers')->exists(),
             'badges' => Badge::query()->where('active', true)->whereRelation('user', 'role', Role::Learner)->exists(),
             'screens' => Device::query()->whereNull('revoked_at')->exists(),

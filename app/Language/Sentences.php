@@ -58,7 +58,8 @@ final class Sentences
         );
 
         // A sentence begins with a capital, unless with the name of a field.
-        return str_ends_with($template, '.') && ! str_starts_with($template, '{key}') ? mb_strtoupper(mb_substr($said, 0, 1)).mb_substr($said, 1) : $said;
+        return str_ends_with($template, '.') && ! str_starts_with($template, '{key}')
+            ? mb_strtoupper(mb_substr($said, 0, 1)).mb_substr($said, 1) : $said;
     }
 
     /** A length as this reader writes it. */

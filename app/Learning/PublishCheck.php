@@ -84,7 +84,8 @@ final class PublishCheck
             return $check;
         }
         FaultyContent::unless(SameContent::is($known->asked(), $check->asked()) ? [] : [
-            ContentFault::at($file->file, $file->lineOf('version'), 'version_taken', ['code' => $check->code, 'version' => $check->version]),
+            ContentFault::at($file->file, $file->lineOf('version'), 'version_taken',
+                ['code' => $check->code, 'version' => $check->version]),
         ]);
         $known->update(['translations' => $check->translations]);
 

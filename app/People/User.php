@@ -156,7 +156,8 @@ final class User extends Authenticatable
             ! $this->leads() && ! $this->all_cohorts,
             fn (Builder $learners): Builder => $learners->whereHas(
                 'cohorts',
-                fn (Builder $cohorts): Builder => $cohorts->whereIn('people_cohorts.id', DB::table('people_memberships')->where('user_id', $this->id)->select('cohort_id')),
+                fn (Builder $cohorts): Builder => $cohorts
+                    ->whereIn('people_cohorts.id', DB::table('people_memberships')->where('user_id', $this->id)->select('cohort_id')),
             ),
         );
     }

@@ -63,7 +63,8 @@ final readonly class SchemaFaults
         return match ($fault->keyword()) {
             'additionalProperties' => self::unknown(array_values(array_diff($args['properties'], $known)), $known),
             'required' => Message::of('fault.file.missing', ['names' => array_values($args['missing'])]),
-            'enum' => Message::of('fault.file.none_of', ['said' => $said, 'choices' => array_values(array_map($plain, $schema->enum ?? []))]),
+            'enum' => Message::of('fault.file.none_of',
+                ['said' => $said, 'choices' => array_values(array_map($plain, $schema->enum ?? []))]),
             'const' => Message::of('fault.file.has_to_be', ['said' => $said, 'wanted' => $plain($args['const'])]),
             'type' => Message::of('fault.file.type', [
                 'said' => $said, 'type' => (string) $args['type'], 'wanted' => array_values((array) $args['expected']),

@@ -91,7 +91,8 @@ final class WorkshopFaults
         foreach (['machines' => 'slug', 'cribs' => 'slug', 'materials' => 'key'] as $list => $key) {
             foreach (array_count_values(array_column($file[$list] ?? [], $key)) as $name => $times) {
                 if ($times > 1) {
-                    $faults[] = ['where' => "/$list", 'what' => Speech::say('fault.file.twice', ['key' => $key, 'name' => (string) $name, 'count' => $times])];
+                    $faults[] = ['where' => "/$list",
+                        'what' => Speech::say('fault.file.twice', ['key' => $key, 'name' => (string) $name, 'count' => $times])];
                 }
             }
         }
@@ -146,7 +147,8 @@ final class WorkshopFaults
                 }
                 $seen[$name] = true;
                 if ($tool['kind'] === 'tap' && ! isset(TapType::all()[$tool['type'] ?? ''])) {
-                    $faults[] = ['where' => "$where/type", 'what' => Speech::say('core.workshop.which_tap', ['known' => array_keys(TapType::all())])];
+                    $faults[] = ['where' => "$where/type",
+                        'what' => Speech::say('core.workshop.which_tap', ['known' => array_keys(TapType::all())])];
                 }
                 if (in_array($tool['kind'], ['drill', 'reamer', 'parallel'], true) && ! isset($tool['diameter_mm'])) {
                     $faults[] = ['where' => $where, 'what' => Speech::say('fault.file.needs_diameter', ['kind' => $tool['kind']])];

@@ -19,7 +19,8 @@ return new class extends Migration
             $table->foreignId('cohort_id')->constrained('people_cohorts');
             $table->primary(['user_id', 'cohort_id']);
         });
-        DB::statement('INSERT INTO people_memberships (user_id, cohort_id) SELECT id, cohort_id FROM people_users WHERE cohort_id IS NOT NULL');
+        DB::statement('INSERT INTO people_memberships (user_id, cohort_id)
+            SELECT id, cohort_id FROM people_users WHERE cohort_id IS NOT NULL');
         Schema::table('people_users', function (Blueprint $table): void {
             $table->dropConstrainedForeignId('cohort_id');
             $table->boolean('all_cohorts')->default(false)->comment('an instructor who reaches every learner');

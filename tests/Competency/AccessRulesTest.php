@@ -9,7 +9,8 @@ use Illuminate\Support\Facades\Route;
 function guardedRoutes(): array
 {
     $open = [
-        'api/people/session', 'api/people/session/second-factor', 'api/people/first-lead', 'api/people/password-reset', 'api/people/mailbox', 'api/people/me',
+        'api/people/session', 'api/people/session/second-factor', 'api/people/first-lead', 'api/people/password-reset',
+        'api/people/mailbox', 'api/people/me',
         'api/live/channels/{channel}', 'api/{missing}',
     ];
     $device = ['api/gate/screen', 'api/gate/reads', 'api/gate/demo-badges', 'api/gate/renewal'];

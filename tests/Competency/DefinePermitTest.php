@@ -14,7 +14,7 @@ beforeEach(function (): void {
     $this->given = fn (array $with = []): array => array_replace_recursive([
         'name' => 'Drill press, through holes to 10 mm',
         'requirement' => [...array_diff_key($this->permit()->requirement, ['recency_days' => 0]), 'recency_days' => 90],
-        'scope' => ['materials' => ['mild_steel'], 'operations' => ['drill'], 'max_diameter_mm' => 10],
+        'scope' => ['materials' => ['mild_steel'], 'operations' => ['drill'], 'max_diameter' => '10'],
         'validity_days' => 365,
         'statement' => $this->permit()->statementInForce()->body,
         'machines' => $this->permit()->machines->modelKeys(),
@@ -69,7 +69,8 @@ it('refuses what asks for nothing there is, by the field at fault', function (ar
     'itself' => [['requirement' => ['prerequisites' => ['drill-through-10']]], 'requirement.prerequisites'],
     'no days' => [['validity_days' => 0], 'validity_days'],
     'forty digits' => [['validity_days' => 1e39], 'validity_days'],
-    'no number' => [['scope' => ['max_diameter_mm' => 'ten']], 'scope.max_diameter_mm'],
+    'no number' => [['scope' => ['max_diameter' => 'ten']], 'scope.max_diameter'],
+    'a stuff that there is not' => [['scope' => ['materials' => ['cheese']]], 'scope.materials.0'],
     'work that there is not' => [['scope' => ['operations' => ['weld']]], 'scope.operations.0'],
     'a machine that there is not' => [['machines' => [999999]], 'machines.0'],
     'too short a statement' => [['statement' => 'Yes.'], 'statement'],
@@ -86,7 +87,8 @@ it('keeps its name as it was written, whatever language the editor speaks', func
 
 it('does not let a scope be left open by leaving it out', function (): void {
     $given = ($this->given)();
-    ($this->put)([...$given, 'scope' => ['materials' => [], 'operations' => []]])->assertJsonValidationErrors(['scope.materials', 'scope.operations']);
+    ($this->put)([...$given, 'scope' => ['materials' => [], 'operations' => []]])
+        ->assertJsonValidationErrors(['scope.materials', 'scope.operations']);
 });
 
 it('writes a new permit, at its machines and with who may sign; a learner is given no pen', function (): void {
@@ -100,4 +102,12 @@ it('writes a new permit, at its machines and with who may sign; a learner is giv
     ], 'affected' => []]);
     ($this->put)($given, 'Not A Code')->assertJsonValidationErrors('code');
     expect(Permit::query()->count())->toBe(2);
+});
+
+it('takes lengths as they are said in the shop, and keeps that somebody has to be beside them', function (): void {
+    $this->lead->update(['units' => 'in']);
+    $given = ($this->given)(['scope' => ['max_diameter' => '3/8', 'min_thickness' => '3 mm', 'companion' => true]]);
+    ($this->put)($given)->assertOk()->assertJsonPath('permit.scope.max_diameter_mm', 9.525)
+        ->assertJsonPath('permit.scope.min_thickness_mm', 3)->assertJsonPath('permit.scope.companion', true);
+    expect($this->permit()->refresh()->coreScope()->companion)->toBeTrue();
 });

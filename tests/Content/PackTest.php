@@ -102,20 +102,28 @@ it('names the step of a lesson that is at fault', function (string $body, array 
         "## A {#a}\nDo: it\nHold: Wait.\nChoice:\n- [x] one\n- [ ] two",
         ['lessons/X1.md:9 step_asks_twice'],
     ],
-    'a second fault behind the first' => ["## A {#a}\nWhy: no\n\n## B\nDo: it", ['lessons/X1.md:9 step_without_do', 'lessons/X1.md:12 step_without_key']],
+    'a second fault behind the first' => [
+        "## A {#a}\nWhy: no\n\n## B\nDo: it",
+        ['lessons/X1.md:9 step_without_do', 'lessons/X1.md:12 step_without_key'],
+    ],
 ]);
 
 it('wants a lesson file to be one', function (): void {
     expect(faults(pack_with(['lessons/X1.md' => "# Just words\n"])))->toBe(['lessons/X1.md:1 no_front_matter'])
-        ->and(faults(pack_with(['lessons/X1.md' => "---\ncode: [\n---\n\n## A {#a}\nDo: it\n"]))[0])->toMatch('~^lessons/X1.md:\d+ no_yaml$~')
+        ->and(faults(pack_with(['lessons/X1.md' => "---\ncode: [\n---\n\n## A {#a}\nDo: it\n"]))[0])
+        ->toMatch('~^lessons/X1.md:\d+ no_yaml$~')
         ->and(faults(pack_with(['lessons/X1.md' => "---\n- a\n- b\n---\n\n## A {#a}\nDo: it\n"])))->toBe(['lessons/X1.md:1 no_mapping']);
 });
 
 it('does not let a check out that draws no paper, or that asks about no lesson', function (): void {
     $file = 'checks/through-holes.yaml';
-    expect(faults(pack_with([$file => swapped('lesson: C1', 'lesson: C99')])))->toContain($file.':'.line_of($file, 'id: held-by-hand').' no_lesson')
+    expect(faults(pack_with([$file => swapped('lesson: C1', 'lesson: C99')])))
+        ->toContain($file.':'.line_of($file, 'id: held-by-hand').' no_lesson')
         ->and(faults(pack_with([$file => swapped('draw: {one: 2,', 'draw: {one: 200,')])))->toHaveCount(1)
-        ->and(faults(pack_with([$file => swapped('wait, text: "Clamp it to the table, or wait for the vice.", right: true', 'wait, text: "Wait."')])))
+        ->and(faults(pack_with([$file => swapped(
+            'wait, text: "Clamp it to the table, or wait for the vice.", right: true',
+            'wait, text: "Wait."',
+        )])))
         ->toHaveCount(1);
 });
 
@@ -201,7 +209,8 @@ it('changes no word of a statement that stands, in no language', function (): vo
 });
 
 it('stops at prerequisites that lead back to where one began', function (): void {
-    $second = "code: second\nname: Second\nvalidity_days: 30\nrequirement: {lessons: [A2], checks: [], practice_count: 0, practice_minutes: 0, assessments: [], prerequisites: [drill-through-10]}\n"
+    $second = "code: second\nname: Second\nvalidity_days: 30\nrequirement: {lessons: [A2], checks: [], "
+        ."practice_count: 0, practice_minutes: 0, assessments: [], prerequisites: [drill-through-10]}\n"
         ."scope: {operations: [drill], materials: [mild_steel]}\nstatement: I do as I was taught.\n";
     expect(faults(pack_with(['permits/second.yaml' => $second])))->toBe([])
         ->and(faults(pack_with([

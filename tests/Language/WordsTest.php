@@ -35,7 +35,8 @@ function keys_below(string $language, string $place = ''): array
 it('says nothing in the core that a person would read', function (): void {
     // What is wrong with a reference table is said to whoever ships it, by exceptions that stop the program.
     $tables = ['BrokenTable.php', 'Row.php', 'Table.php'];
-    $complaints = '/^(lies (outside|below)|is (no wider|empty)|the (band|column|row)|No (feed|speed|operation|tap|centre)|A crib has|mill-step)/';
+    $complaints = '/^(lies (outside|below)|is (no wider|empty)|the (band|column|row)|No (feed|speed|operation|tap|centre)'
+        .'|A crib has|mill-step)/';
     $words = array_filter(
         strings_in(base_path('core/src')),
         static fn (array $string): bool => preg_match('/[A-Za-z]{2,}[,;:]? [a-z%]/', $string[1]) === 1
@@ -64,9 +65,12 @@ it('has a sentence for every code that the core and the application can mean, in
 it('has a word for everything of the tables, in every language', function (string $language): void {
     $has = Sentences::in($language);
     $wanted = [
-        ...array_map(static fn (string $key): string => "workshop.material.$key", array_keys(MillStep\Core\Workshop\MaterialTable::shipped()->all())),
-        ...array_map(static fn (string $key): string => "workshop.avoid.$key", array_keys(MillStep\Core\Workshop\MaterialTable::shipped()->all())),
-        ...array_map(static fn (string $key): string => "workshop.holding.$key", array_keys(MillStep\Core\Workshop\Holding\Workholding::all())),
+        ...array_map(static fn (string $key): string => "workshop.material.$key",
+            array_keys(MillStep\Core\Workshop\MaterialTable::shipped()->all())),
+        ...array_map(static fn (string $key): string => "workshop.avoid.$key",
+            array_keys(MillStep\Core\Workshop\MaterialTable::shipped()->all())),
+        ...array_map(static fn (string $key): string => "workshop.holding.$key",
+            array_keys(MillStep\Core\Workshop\Holding\Workholding::all())),
         ...array_map(static fn (string $key): string => "workshop.lubricant.$key", MillStep\Core\Workshop\Lubricant::KNOWN),
         ...array_map(static fn (string $key): string => "workshop.group.$key", MillStep\Core\Workshop\Material::GROUPS),
         ...array_map(static fn (array $mark): string => "reference.unsure.{$mark['says']}", MillStep\Core\Reference\Uncertainty::marks()),

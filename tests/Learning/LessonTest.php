@@ -127,8 +127,10 @@ it('is sent back from a hold point with the reason, and asks again', function ()
         answer($this, $step);
     }
     $hold = App\Learning\HoldPoint::query()->firstOrFail();
-    $step = fn (): array => collect($this->actingAs($this->learner)->getJson('/api/learning/lessons/C6')->json('steps'))->firstWhere('key', 'hold');
-    $back = fn (string $reason) => $this->actingAs($this->instructor())->postJson("/api/learning/holds/$hold->id/return", ['reason' => $reason]);
+    $step = fn (): array => collect($this->actingAs($this->learner)->getJson('/api/learning/lessons/C6')->json('steps'))
+        ->firstWhere('key', 'hold');
+    $back = fn (string $reason) => $this->actingAs($this->instructor())
+        ->postJson("/api/learning/holds/$hold->id/return", ['reason' => $reason]);
     $this->actingAs($this->learner)->postJson("/api/learning/holds/$hold->id/return", ['reason' => 'Mine'])->assertForbidden();
     $back('')->assertJsonValidationErrors('reason');
     $back('The vice is loose.')->assertNoContent();

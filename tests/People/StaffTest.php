@@ -66,10 +66,12 @@ it('lets an invitation go stale after its days, and a new one makes the old wort
 
 it('does not let anybody change their own role, nor make an instructor of whoever has a record', function (): void {
     $as = fn (User $person, string $role): array => ['name' => $person->name, 'email' => $person->email, 'role' => $role];
-    $this->putJson("/api/people/everybody/{$this->lead->id}", $as($this->lead, 'auditor'))->assertForbidden()->assertJsonPath('code', 'own_role');
+    $this->putJson("/api/people/everybody/{$this->lead->id}", $as($this->lead, 'auditor'))->assertForbidden()
+        ->assertJsonPath('code', 'own_role');
     $learner = $this->person();
     bring($learner, 1, $this->instructor());
-    $this->putJson("/api/people/everybody/$learner->id", $as($learner, 'instructor'))->assertConflict()->assertJsonPath('code', 'has_a_record');
+    $this->putJson("/api/people/everybody/$learner->id", $as($learner, 'instructor'))->assertConflict()
+        ->assertJsonPath('code', 'has_a_record');
     $fresh = $this->person();
     $this->putJson("/api/people/everybody/$fresh->id", $as($fresh, 'instructor'))->assertOk()->assertJsonPath('role', 'instructor');
 });
@@ -84,7 +86,8 @@ it('takes the right to sign away with the role', function (): void {
 
 it('hands out one badge that works; a lost one works for nobody any more, and ends a turn', function (): void {
     $learner = $this->person();
-    $put = fn (string $code, ?User $to = null) => $this->putJson('/api/people/everybody/'.($to ?? $learner)->id.'/badge', ['code' => $code]);
+    $put = fn (string $code, ?User $to = null) => $this
+        ->putJson('/api/people/everybody/'.($to ?? $learner)->id.'/badge', ['code' => $code]);
     $put('0042-77')->assertOk()->assertJsonPath('badge', true);
     $put('0042-77')->assertOk();
     expect(Badge::query()->where('user_id', $learner->id)->count())->toBe(1);
@@ -117,7 +120,8 @@ it('begins a class once, and moves its term', function (): void {
 });
 
 it('makes the first lead with the code of the start, once, and never where there is one', function (): void {
-    $account = ['name' => 'Ines Marlowe', 'email' => 'ines@millstep.example', 'password' => 'ladder sparrow tin', 'language' => 'es', 'units' => 'mm'];
+    $account = ['name' => 'Ines Marlowe', 'email' => 'ines@millstep.example', 'password' => 'ladder sparrow tin', 'language' => 'es',
+        'units' => 'mm'];
     auth()->guard('web')->logout();
     expect(app(FirstLead::class)->code())->toBeNull();
     $this->postJson('/api/people/first-lead', [...$account, 'code' => 'ABCDE-ABCDE-ABCDE-ABCDE'])->assertConflict();
@@ -128,8 +132,10 @@ it('makes the first lead with the code of the start, once, and never where there
     $first = app(FirstLead::class)->code();
     $code = app(FirstLead::class)->code();
     expect(json_encode(DB::table('people_first_codes')->get()))->not->toContain($code);
-    $this->postJson('/api/people/first-lead', [...$account, 'code' => $first])->assertForbidden()->assertJsonPath('code', 'first_code_wrong');
-    $this->postJson('/api/people/first-lead', [...$account, 'code' => $code, 'password' => 'short'])->assertJsonValidationErrors('password');
+    $this->postJson('/api/people/first-lead', [...$account, 'code' => $first])->assertForbidden()
+        ->assertJsonPath('code', 'first_code_wrong');
+    $this->postJson('/api/people/first-lead', [...$account, 'code' => $code, 'password' => 'short'])
+        ->assertJsonValidationErrors('password');
     $this->postJson('/api/people/first-lead', [...$account, 'code' => mb_strtolower(" $code ")])
         ->assertCreated()->assertJson(['role' => 'lead', 'language' => 'es']);
     auth()->guard('web')->logout();

@@ -12,6 +12,7 @@ use App\Language\Speech;
 use App\People\Role;
 use App\People\User;
 use App\Workshop\Machine;
+use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
@@ -41,9 +42,14 @@ final class PermitController
     }
 
     /** Kept, or with `preview` only looked at: what is wrong with it, and who would stand elsewhere. */
-    public function store(PermitRequest $request, string $code, DefinePermit $define, PermitPreview $preview): JsonResponse
-    {
-        $definition = $request->definition($code);
+    public function store(
+        PermitRequest $request,
+        string $code,
+        DefinePermit $define,
+        PermitPreview $preview,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
+        $definition = $request->definition($code, $user->units);
         $faults = $define->faults($definition);
         $keep = $faults === [] && ! $request->boolean('preview');
         $affected = $faults === [] ? $preview->of($definition) : [];

@@ -138,7 +138,8 @@ final readonly class LayoutPlanRequest implements PlanRequest
     private function counts(array $fields): array
     {
         return array_map(
-            fn (string $field): int => $this->typed->text($field) === '' ? throw Speech::fault($field, 'how_many') : (int) $this->typed->text($field),
+            fn (string $field): int => $this->typed->text($field) === '' ? throw Speech::fault($field, 'how_many')
+                : (int) $this->typed->text($field),
             $fields,
         );
     }

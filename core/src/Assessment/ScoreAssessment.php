@@ -30,7 +30,8 @@ final readonly class ScoreAssessment implements Operation
         }
         $passMark = $fields->notNegative('pass_mark_percent');
 
-        return $passMark <= 100 ? new self($criteria, $passMark) : throw $fields->fault('pass_mark_percent', 'input.not_from_to', ['least' => 0, 'most' => 100, 'found' => $passMark]);
+        return $passMark <= 100 ? new self($criteria, $passMark)
+            : throw $fields->fault('pass_mark_percent', 'input.not_from_to', ['least' => 0, 'most' => 100, 'found' => $passMark]);
     }
 
     public function compute(): Score

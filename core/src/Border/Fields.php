@@ -257,7 +257,8 @@ final readonly class Fields
     public function texts(string $key): array
     {
         return array_map(
-            fn (mixed $value): string => is_string($value) ? $value : throw $this->fault($key, 'input.no_texts', ['found' => self::describe($value)]),
+            fn (mixed $value): string => is_string($value) ? $value
+                : throw $this->fault($key, 'input.no_texts', ['found' => self::describe($value)]),
             $this->listOf($key, 0),
         );
     }

@@ -39,7 +39,8 @@ final readonly class Size extends Result
         $size = self::understand($text, $defaultUnit);
 
         return $size->diameter->isAtMost(Length::mm(self::GREATEST_MM)) ? $size
-            : throw self::refusal(trim($text), 'too_large', ['found_mm' => round($size->diameter->inMm(), 1), 'most_mm' => self::GREATEST_MM]);
+            : throw self::refusal(trim($text), 'too_large',
+                ['found_mm' => round($size->diameter->inMm(), 1), 'most_mm' => self::GREATEST_MM]);
     }
 
     /**

@@ -35,12 +35,13 @@ final class Uncertainty
     /** @return list<array{file: string, rows: list<string>, columns: list<string>, says: string}> */
     public static function marks(): array
     {
-        return self::$marks ??= Table::shipped('uncertain_rows.csv', ['file', 'rows', 'columns', 'id'])->map(static fn (Row $row): array => [
-            'file' => $row->text('file'),
-            'rows' => explode('|', $row->text('rows')),
-            'columns' => explode('|', $row->text('columns')),
-            'says' => $row->text('id'),
-        ]);
+        return self::$marks ??= Table::shipped('uncertain_rows.csv', ['file', 'rows', 'columns', 'id'])
+            ->map(static fn (Row $row): array => [
+                'file' => $row->text('file'),
+                'rows' => explode('|', $row->text('rows')),
+                'columns' => explode('|', $row->text('columns')),
+                'says' => $row->text('id'),
+            ]);
     }
 
     /** @param  list<string>  $patterns */

@@ -54,7 +54,8 @@ final readonly class Lubricant
     public function word(): Message|string
     {
         $words = array_map(
-            static fn (string $kind): Message|string => in_array($kind, self::KNOWN, true) ? Message::of("workshop.lubricant.$kind") : $kind,
+            static fn (string $kind): Message|string => in_array($kind, self::KNOWN, true) ? Message::of("workshop.lubricant.$kind")
+                : $kind,
             $this->kinds,
         );
 

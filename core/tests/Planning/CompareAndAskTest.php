@@ -120,6 +120,7 @@ it('cuts blanks for a class from the bars in stock, the least waste first, enoug
         true,
     );
     expect(array_column($bars['stock'], 'length_mm'))->toEqual([1000, 500, 300, 80])
-        ->and($bars['stock'][0])->toMatchArray(['bars' => 1, 'enough' => true])->and($bars['stock'][3]['fault']['code'])->toBe('planning.piece_too_long')
+        ->and($bars['stock'][0])->toMatchArray(['bars' => 1, 'enough' => true])->and($bars['stock'][3]['fault']['code'])
+        ->toBe('planning.piece_too_long')
         ->and(array_sum(array_map(count(...), $bars['stock'][0]['layout'])))->toBe(9);
 });

@@ -28,7 +28,8 @@ it('takes the taps that suit, or the nearest that do it soundly', function (arra
         ['purpose' => 'tapped', 'thread' => 'M8', ...$with],
         ['thickness_mm' => 30, 'crib' => ['drills' => crib(0.1), 'taps' => taps('M8', ...$at)]],
     );
-    expect(tapped($plan))->toBe(array_map(fn (string $type): string => "planning.tool.tap.$type", $expected))->and($plan['missing'])->toBe([])
+    expect(tapped($plan))->toBe(array_map(fn (string $type): string => "planning.tool.tap.$type", $expected))->and($plan['missing'])
+        ->toBe([])
         ->and(array_filter($plan['warnings'], fn (array $words): bool => str_starts_with($words['code'], 'planning.warns.other_taps')))
         ->toHaveCount($instead ? 1 : 0);
 })->with([

@@ -79,7 +79,8 @@ it('taps through the stock as far as a tap cuts, and further than that piece by 
         ->toBe($times)
         ->and($taps[0]['depth_mm'])
         ->toEqualWithDelta($depth, 1e-9)
-        ->and(str_contains(told($taps[0]['why']), 'planning.why.tapped_in_pieces'))->toBe($times !== null)->and(objections($plan))->toBe([]);
+        ->and(str_contains(told($taps[0]['why']), 'planning.why.tapped_in_pieces'))->toBe($times !== null)->and(objections($plan))
+        ->toBe([]);
 })->with([
     'three moves of 6.2 mm: within 20 mm' => [['count' => 3], null, 18.6],
     'four: each before it is parted off' => [['count' => 4], 4, 6.2],

@@ -85,13 +85,15 @@ it('says what is missing and what would do instead', function (array $hole, arra
     $plan = hole($hole, $with);
     expect($plan['ready'])->toBeFalse()->and(told($plan['missing']))->toContain($words);
 })->with([
-    'no such drill' => [['purpose' => 'plain', 'diameter_mm' => 9.2], ['crib' => ['drills' => crib(0.5)]], 'planning.lacks.drill wanted_mm=9.2 nearest=9 nearest_mm=9'],
+    'no such drill' => [['purpose' => 'plain', 'diameter_mm' => 9.2], ['crib' => ['drills' => crib(0.5)]],
+        'planning.lacks.drill wanted_mm=9.2 nearest=9 nearest_mm=9'],
     'no tap drill' => [
         ['purpose' => 'tapped', 'thread' => 'M2'],
         ['crib' => ['drills' => [['designation' => '1', 'diameter_mm' => 1], ['designation' => '6', 'diameter_mm' => 6]]]],
         'planning.no_tap_drill min_percent=60 max_percent=80 wanted_mm=1.636269 nearest=1',
     ],
-    'no reamer' => [['purpose' => 'reamed', 'diameter_mm' => 8], ['crib' => ['drills' => crib(0.1), 'reamers' => []]], 'planning.lacks.reamer reamer_mm=8'],
+    'no reamer' => [['purpose' => 'reamed', 'diameter_mm' => 8], ['crib' => ['drills' => crib(0.1), 'reamers' => []]],
+        'planning.lacks.reamer reamer_mm=8'],
     'no tap' => [
         ['purpose' => 'tapped', 'thread' => 'M6'],
         [
@@ -102,8 +104,10 @@ it('says what is missing and what would do instead', function (array $hole, arra
         ],
         'planning.lacks.taps thread=M6x1 taps=planning.tap.spiral_point',
     ],
-    'chuck too small' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['chuck_max_mm' => 10])], 'planning.lacks.chuck_or_taper machine=bench drill chuck_mm=10'],
-    'machine too fast' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['speeds_rpm' => [2500]])], 'planning.lacks.slow_enough'],
+    'chuck too small' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['chuck_max_mm' => 10])],
+        'planning.lacks.chuck_or_taper machine=bench drill chuck_mm=10'],
+    'machine too fast' => [['purpose' => 'plain', 'diameter_mm' => 12], ['machine' => bench(['speeds_rpm' => [2500]])],
+        'planning.lacks.slow_enough'],
     'holding by hand' => [['purpose' => 'plain', 'diameter_mm' => 4], ['holding' => 'hand_bare'], 'planning.instead.holding'],
     'quill too short' => [['purpose' => 'plain', 'diameter_mm' => 4], ['thickness_mm' => 150], 'planning.lacks.quill_travel'],
     'comes out below' => [
@@ -126,7 +130,8 @@ it('says what is missing and what would do instead', function (array $hole, arra
         ['machine' => lathe(), 'material' => 'alloy_steel_annealed', 'work_diameter_mm' => 20],
         'instead=planning.instead.larger_stock',
     ],
-    'out of service' => [['purpose' => 'plain', 'diameter_mm' => 4], ['machine' => bench(['in_service' => false])], 'planning.lacks.out_of_service'],
+    'out of service' => [['purpose' => 'plain', 'diameter_mm' => 4], ['machine' => bench(['in_service' => false])],
+        'planning.lacks.out_of_service'],
 ]);
 
 it('refuses what contradicts itself', function (array $hole, string $code, string $field): void {
@@ -166,7 +171,8 @@ it('makes a batch of rings: moves in whole divisions, the bore through all of th
         ->and($parting)
         ->toHaveCount(1)
         ->and($parting[0])
-        ->toMatchArray(['dial_divisions' => 284, 'dial_reading' => ['code' => 'planning.dial.turns', 'terms' => ['count' => 2, 'rest' => 84]], 'repeat' => 6])
+        ->toMatchArray(['dial_divisions' => 284,
+            'dial_reading' => ['code' => 'planning.dial.turns', 'terms' => ['count' => 2, 'rest' => 84]], 'repeat' => 6])
         ->and(array_column($plan['operations'], null, 'kind')['drill']['depth_mm'])->toEqualWithDelta(6 * 284 * 0.0254 + 1, 1e-9)
         ->and(objections($plan))->toBe([]);
 });
@@ -184,5 +190,6 @@ it('wants support for a batch that stands out too far', function (): void {
             'policy' => [],
         ],
     );
-    expect($plan['ready'])->toBeFalse()->and(told($plan['missing']))->toContain('planning.advice.push_into_spindle planning.advice.tailstock planning.advice.steady');
+    expect($plan['ready'])->toBeFalse()->and(told($plan['missing']))
+        ->toContain('planning.advice.push_into_spindle planning.advice.tailstock planning.advice.steady');
 });

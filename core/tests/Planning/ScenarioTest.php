@@ -124,7 +124,8 @@ it('drills the cup shield: acrylic, one dubbed drill, no pilot, no hurry', funct
     $plan = at_bench('acrylic', 5, ['purpose' => 'plain', 'diameter_mm' => 6]);
     $drill = operations($plan)['drill'];
     expect($drill['tool'])
-        ->toBe(['code' => 'planning.tool.dubbed_drill', 'terms' => ['size' => ['code' => 'planning.size.metric', 'terms' => ['size' => '6']]]])
+        ->toBe(['code' => 'planning.tool.dubbed_drill',
+            'terms' => ['size' => ['code' => 'planning.size.metric', 'terms' => ['size' => '6']]]])
         ->and(operations($plan))->not
         ->toHaveKey('pilot')
         ->and($drill['rpm'])
@@ -152,7 +153,8 @@ it('taps the terminal block: M5 through with one spiral point, M4 blind with a s
     $blind = at_bench('brass_free_cutting', 20, ['purpose' => 'tapped', 'thread' => 'M4', 'through' => false, 'depth_mm' => 8]);
     ['drill' => $drill, 'tap' => $tap] = operations($blind);
     // Three threads of lead and one of clearance below the eight millimetres; on to the next line of the scale.
-    expect($tap['tool'])->toBe(['code' => 'planning.tool.tap.spiral_flute', 'terms' => ['thread' => 'M4x0.7']])->and($drill['depth_mm'])->toEqualWithDelta(8 + 4 * 0.7, 1e-9)
+    expect($tap['tool'])->toBe(['code' => 'planning.tool.tap.spiral_flute', 'terms' => ['thread' => 'M4x0.7']])->and($drill['depth_mm'])
+        ->toEqualWithDelta(8 + 4 * 0.7, 1e-9)
         ->and($drill['total_depth_mm'])->toEqualWithDelta(10.8 + cone(3.3, 118), 1e-9)->and($drill['reading_mm'])->toEqual(12)
         ->and($drill['feed_mm_rev'])->toEqualWithDelta(0.9 * 0.08, 1e-9);
 });
@@ -250,7 +252,8 @@ it('makes two bushes of bronze, reamed by hand behind the drill that is at hand'
     expect($plan['missing'])
         ->toBe([])
         ->and($drill['tool'])
-        ->toBe(['code' => 'planning.tool.dubbed_drill', 'terms' => ['size' => ['code' => 'planning.size.metric', 'terms' => ['size' => '9.9']]]])
+        ->toBe(['code' => 'planning.tool.dubbed_drill',
+            'terms' => ['size' => ['code' => 'planning.size.metric', 'terms' => ['size' => '9.9']]]])
         ->and(operations($plan))->not
         ->toHaveKey('pilot')
         ->and($ream)->not

@@ -42,7 +42,8 @@ it('names belt and lever positions as the shop does, or counts its steps', funct
         ['machine' => bench(['speeds_rpm' => [2500, 500, 280, 1400, 850], 'speed_names' => ['E', 'B', 'A', 'D', 'C']])],
     );
     expect(operations($named)['drill'])->toMatchArray(['rpm' => 500.0, 'setting' => 'B'])
-        ->and(operations(hole(['purpose' => 'plain', 'diameter_mm' => 9]))['drill']['setting'])->toBe(['code' => 'workshop.speed_step', 'terms' => ['step' => 2, 'steps' => 5]])
+        ->and(operations(hole(['purpose' => 'plain', 'diameter_mm' => 9]))['drill']['setting'])
+        ->toBe(['code' => 'workshop.speed_step', 'terms' => ['step' => 2, 'steps' => 5]])
         ->and(
             operations(
                 hole(
@@ -59,7 +60,9 @@ it('names belt and lever positions as the shop does, or counts its steps', funct
 it('takes dubbed drills where the material asks for zero rake, sharp ones elsewhere', function (): void {
     $both = ['drills' => [...crib(0.5), ...crib(0.5, 'zero_rake')]];
     $brass = hole(['purpose' => 'plain', 'diameter_mm' => 6], [...BRASS, 'crib' => $both]);
-    expect(operations($brass)['drill']['tool'])->toBe(['code' => 'planning.tool.dubbed_drill', 'terms' => ['size' => ['code' => 'planning.size.metric', 'terms' => ['size' => '6']]]])->and($brass['warnings'])->toBe([]);
+    expect(operations($brass)['drill']['tool'])
+        ->toBe(['code' => 'planning.tool.dubbed_drill',
+            'terms' => ['size' => ['code' => 'planning.size.metric', 'terms' => ['size' => '6']]]])->and($brass['warnings'])->toBe([]);
     $onlySharp = hole(['purpose' => 'plain', 'diameter_mm' => 6], [...BRASS, 'crib' => ['drills' => crib(0.5)]]);
     expect($onlySharp['ready'])->toBeTrue()->and(told($onlySharp['warnings']))->toContain('planning.warns.no_dubbed_drill')
         ->and(told(operations($onlySharp)['drill']['cautions']))->toContain('planning.caution.grabs_stone_lips');
@@ -101,10 +104,12 @@ it('takes the taps that the crib has, the nearest sound ones saying so', functio
         ],
     );
     $taps = array_values(
-        array_filter(array_column($plan['operations'], 'tool'), static fn (array $tool): bool => str_starts_with($tool['code'], 'planning.tool.tap.')),
+        array_filter(array_column($plan['operations'], 'tool'),
+            static fn (array $tool): bool => str_starts_with($tool['code'], 'planning.tool.tap.')),
     );
     expect($taps)
-        ->toBe(array_map(static fn (string $type): array => ['code' => "planning.tool.tap.$type", 'terms' => ['thread' => 'M6x1']], $expected))
+        ->toBe(array_map(static fn (string $type): array => ['code' => "planning.tool.tap.$type", 'terms' => ['thread' => 'M6x1']],
+            $expected))
         ->and(str_contains(told($plan['warnings']), 'planning.warns.other_taps'))
         ->toBe($said);
 })->with([
@@ -164,7 +169,8 @@ it('marks, punches and finds the spindle by the schools in force', function (arr
     [['locating_school' => 'pointer'], 'locate', 'planning.locate_tool.pointer'],
     [['locating_school' => 'edge_finder'], 'locate', 'planning.locating.edge_finder'],
     [['start_school' => 'spot'], 'centre', 'planning.why.start_in_mark'],
-    [['chip_school' => 'push_on'], 'drill', 'planning.chips.more_feed'], [['chip_school' => 'ease_off'], 'drill', 'planning.chips.ease_off'],
+    [['chip_school' => 'push_on'], 'drill', 'planning.chips.more_feed'],
+    [['chip_school' => 'ease_off'], 'drill', 'planning.chips.ease_off'],
 ]);
 
 it('starts with a short stiff drill where the mark alone does not hold the place', function (): void {
@@ -186,7 +192,8 @@ it('holds a cross hole in a V-block and a plate in a vice', function (): void {
 
 it('sandwiches thin sheet, or takes the step drill that the crib has', function (): void {
     $sandwiched = hole(['purpose' => 'plain', 'diameter_mm' => 8], ['thickness_mm' => 1]);
-    expect(told(operations($sandwiched)['hold']['tool']))->toContain('planning.tool.between_boards')->and(objections($sandwiched))->toBe([]);
+    expect(told(operations($sandwiched)['hold']['tool']))->toContain('planning.tool.between_boards')->and(objections($sandwiched))
+        ->toBe([]);
     $stepped = hole(
         ['purpose' => 'plain', 'diameter_mm' => 8],
         ['thickness_mm' => 1, 'crib' => ['drills' => crib(0.5), 'step_drills' => [['diameters_mm' => [4, 6, 8, 10]]]]],
@@ -215,11 +222,14 @@ it('sees to shank, chuck, flutes and quill', function (array $drill, array $mach
 })->with([
     'straight shank over the chuck' => [[], [], 'planning.lacks.chuck_or_taper machine=bench drill chuck_mm=13 drill_mm=15 taper=2'],
     'straight shank, larger chuck' => [[], ['chuck_max_mm' => 16], ''],
-    'taper fits' => [['taper' => 2], ['taper' => 2], '', 'planning.tool.taper_shank drill=planning.tool.twist_drill size=planning.size.metric size=15 taper=2'],
-    'taper with sleeve' => [['taper' => 2], ['taper' => 3], '', 'planning.tool.in_a_sleeve drill=planning.tool.twist_drill size=planning.size.metric size=15 taper=2 to=3'],
+    'taper fits' => [['taper' => 2], ['taper' => 2], '',
+        'planning.tool.taper_shank drill=planning.tool.twist_drill size=planning.size.metric size=15 taper=2'],
+    'taper with sleeve' => [['taper' => 2], ['taper' => 3], '',
+        'planning.tool.in_a_sleeve drill=planning.tool.twist_drill size=planning.size.metric size=15 taper=2 to=3'],
     'taper too large' => [['taper' => 3], ['taper' => 2], 'taper=3 machine=bench drill'],
     'taper, none in the machine' => [['taper' => 2], [], 'planning.lacks.taper'],
-    'flutes too short' => [['flute_length_mm' => 12], ['chuck_max_mm' => 16], 'planning.lacks.flutes drill=planning.tool.drill size=planning.size.metric size=15 flutes_mm=12'],
+    'flutes too short' => [['flute_length_mm' => 12], ['chuck_max_mm' => 16],
+        'planning.lacks.flutes drill=planning.tool.drill size=planning.size.metric size=15 flutes_mm=12'],
 ]);
 
 it('judges a reamed hole by its class, and says when the gauge is missing', function (): void {
@@ -299,7 +309,8 @@ it('plans in a material of the shop\'s own', function (): void {
         ->toBe([])
         ->and(hole(['purpose' => 'plain', 'diameter_mm' => 10], ['material' => [...$own, 'group' => 'cheese']])['error']['field'])
         ->toBe('material')
-        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 10], ['material' => [...$own, 'point_angle_deg' => 10]])['error']['message']['terms']['key'])
+        ->and(hole(['purpose' => 'plain', 'diameter_mm' => 10],
+            ['material' => [...$own, 'point_angle_deg' => 10]])['error']['message']['terms']['key'])
         ->toBe('material.point_angle_deg');
 });
 

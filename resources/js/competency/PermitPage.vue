@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
 import { useMe } from '@/people/useMe';
+import SizeField from '@/measure/SizeField.vue';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import FormField from '@/ui/FormField.vue';
@@ -167,21 +168,21 @@ const named = (list: { code: string; title: string }[]) =>
             :error="fault('scope.operations')"
           />
           <div class="grid gap-4 sm:grid-cols-2">
-            <TextField
-              v-model="form.max_diameter_mm"
-              mode="decimal"
-              reading
+            <SizeField
+              v-model="form.max_diameter"
               :label="t('permits.maxDiameter')"
-              :error="fault('scope.max_diameter_mm')"
+              :error="fault('scope.max_diameter')"
             />
-            <TextField
-              v-model="form.min_thickness_mm"
-              mode="decimal"
-              reading
+            <SizeField
+              v-model="form.min_thickness"
+              stock
               :label="t('permits.minThickness')"
-              :error="fault('scope.min_thickness_mm')"
+              :error="fault('scope.min_thickness')"
             />
           </div>
+          <label class="flex min-h-12 items-center gap-3">
+            <input v-model="form.companion" type="checkbox" class="size-6" /> {{ t('permits.companion') }}
+          </label>
         </section>
         <section class="space-y-4 border-t border-hairline pt-4">
           <h2>{{ t('permits.holds') }}</h2>

@@ -1,4 +1,6 @@
 import type { Schemas } from '@/api/client';
+import { asTyped } from '@/measure/asTyped';
+import { typedNumber } from '@/ui/typedNumber';
 
 type Permit = Schemas['PermitDefinition'];
 
@@ -16,8 +18,9 @@ export const emptyPermit = () => ({
   recency_days: '',
   materials: [] as string[],
   operations: [] as string[],
-  max_diameter_mm: '',
-  min_thickness_mm: '',
+  max_diameter: '',
+  min_thickness: '',
+  companion: false,
   validity_days: '365',
   machines: [] as number[],
   signers: [] as number[],
@@ -28,11 +31,7 @@ export const emptyPermit = () => ({
 export type PermitForm = ReturnType<typeof emptyPermit>;
 
 const typed = (value: number | null | undefined) => (value == null ? '' : String(value));
-/** A comma where others put a point; what is no number goes out as it is, and comes back with what is wrong. */
-const number = (value: string) => {
-  const plain = value.trim().replace(',', '.');
-  return plain === '' ? null : Number.isFinite(Number(plain)) ? Number(plain) : (plain as unknown as number);
-};
+const number = (text: string) => (typedNumber(text) ?? null) as number | null;
 
 export function formOf(permit: Permit): PermitForm {
   const { requirement, scope } = permit;
@@ -50,8 +49,9 @@ export function formOf(permit: Permit): PermitForm {
     recency_days: typed(requirement.recency_days),
     materials: scope.materials ?? [],
     operations: scope.operations ?? [],
-    max_diameter_mm: typed(scope.max_diameter_mm),
-    min_thickness_mm: typed(scope.min_thickness_mm),
+    max_diameter: asTyped(scope.max_diameter_mm),
+    min_thickness: asTyped(scope.min_thickness_mm),
+    companion: scope.companion ?? false,
     validity_days: typed(permit.validity_days),
     machines: permit.machines,
     signers: permit.signers,
@@ -75,8 +75,9 @@ export function asGiven(form: PermitForm): Schemas['PermitGiven'] {
     scope: {
       materials: form.materials,
       operations: form.operations,
-      max_diameter_mm: number(form.max_diameter_mm),
-      min_thickness_mm: number(form.min_thickness_mm),
+      max_diameter: form.max_diameter || null,
+      min_thickness: form.min_thickness || null,
+      companion: form.companion,
     },
     validity_days: number(form.validity_days) as number,
     statement: form.statement,

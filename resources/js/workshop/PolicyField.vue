@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
+import { typedNumber } from '@/ui/typedNumber';
 import { computed, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
 import PolicyLength from './PolicyLength.vue';
@@ -23,11 +24,6 @@ const chosenWords = computed(() => {
   const path = `policy.${key.value}.choice.${String(now.value)}`;
   return props.setting.kind === 'choice' && te(path) ? t(path) : '';
 });
-function number(text: string) {
-  const trimmed = text.trim().replace(',', '.');
-  // What is no number is sent as it is, and refused beside the field.
-  emit('change', trimmed === '' ? undefined : Number.isNaN(Number(trimmed)) ? trimmed : Number(trimmed));
-}
 interface Span {
   days: number[];
   from: string;
@@ -120,7 +116,7 @@ function spans(text: string) {
             @change="
               setting.kind === 'zone'
                 ? emit('change', ($event.target as HTMLInputElement).value)
-                : number(($event.target as HTMLInputElement).value)
+                : emit('change', typedNumber(($event.target as HTMLInputElement).value))
             "
           />
           <span v-if="UNITS[setting.kind]" class="reading text-quiet">{{ UNITS[setting.kind] }}</span>

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Competency\Http\Requests;
 
+use App\Measure\LengthInput;
+use App\Workshop\MaterialRow;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rule;
 use MillStep\Core\Competency\Scope;
 
 /** What a permit asks for and covers, as the editor sends it. */
@@ -38,28 +39,39 @@ final class PermitRequest extends FormRequest
             'requirement.recency_days' => ['nullable', 'integer', 'between:1,3650'],
             'scope' => ['present', 'array'],
             // What a scope does not limit it covers: so every one says what it is for.
-            'scope.materials' => ['required', 'array', 'min:1', 'max:100'], 'scope.materials.*' => ['string', 'max:60'],
-            'scope.operations' => ['required', 'array', 'min:1'], 'scope.operations.*' => [Rule::in(Scope::OPERATIONS)],
-            'scope.max_diameter_mm' => ['nullable', 'numeric', 'between:0.1,1000'],
-            'scope.min_thickness_mm' => ['nullable', 'numeric', 'between:0,1000'],
+            'scope.materials' => ['required', 'array', 'min:1', 'max:200'],
+            'scope.materials.*' => ['string', 'in:'.implode(',', array_keys(MaterialRow::everything()))],
+            'scope.operations' => ['required', 'array', 'min:1'],
+            'scope.operations.*' => ['string', 'in:'.implode(',', Scope::OPERATIONS)],
+            'scope.max_diameter' => ['nullable', 'string', 'max:20'],
+            'scope.min_thickness' => ['nullable', 'string', 'max:20'],
+            'scope.companion' => ['boolean'],
             'validity_days' => [...$number, 'between:1,3650'],
             'statement' => ['required', 'string', 'min:20', 'max:10000'],
             'grace_days' => ['integer', 'between:0,365'],
-            'machines' => ['present', 'array', 'max:200'], 'machines.*' => ['integer', 'between:1,9007199254740991', 'exists:workshop_machines,id'],
-            'signers' => ['present', 'array', 'max:200'], 'signers.*' => ['integer', 'between:1,9007199254740991', 'exists:people_users,id'],
+            'machines' => ['present', 'array', 'max:200'],
+            'machines.*' => ['integer', 'between:1,9007199254740991', 'exists:workshop_machines,id'],
+            'signers' => ['present', 'array', 'max:200'],
+            'signers.*' => ['integer', 'between:1,9007199254740991', 'exists:people_users,id'],
             'preview' => ['boolean'],
         ];
     }
 
     /**
+     * Lengths as they were typed, in whatever unit they name.
+     *
+     * @param  'mm'|'in'  $units  of a length that names none
      * @return array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
      *     statement: string, grace_days: int, machines: list<int>, signers: list<int>}
      */
-    public function definition(string $code): array
+    public function definition(string $code, string $units): array
     {
         /** @var array<string, mixed> $given */
         $given = $this->validated();
         $said = static fn (mixed $value): bool => $value !== null;
+        $typed = new LengthInput($this, $units);
+        /** @var array<string, mixed> $scope */
+        $scope = $given['scope'];
 
         /** @var array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
          *     statement: string, grace_days: int, machines: list<int>, signers: list<int>} */
@@ -67,7 +79,12 @@ final class PermitRequest extends FormRequest
             ...array_diff_key($given, ['preview' => 0]),
             'code' => $code,
             'requirement' => array_filter((array) $given['requirement'], $said),
-            'scope' => array_filter((array) $given['scope'], $said),
+            'scope' => array_filter([
+                ...array_intersect_key($scope, ['materials' => 0, 'operations' => 0]),
+                'max_diameter_mm' => $typed->lengthOrNull('scope.max_diameter'),
+                'min_thickness_mm' => $typed->lengthOrNull('scope.min_thickness'),
+                'companion' => $this->boolean('scope.companion') ? true : null,
+            ], $said),
             'statement' => trim(Str::replace("\r\n", "\n", (string) $given['statement'])),
             'grace_days' => (int) ($given['grace_days'] ?? 0),
         ];

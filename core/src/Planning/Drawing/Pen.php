@@ -67,14 +67,27 @@ final class Pen
     }
 
     /** @param  'start'|'middle'|'end'  $anchor */
-    public function text(float $x, float $y, Message|string $words, string $anchor = 'middle', ?float $lengthMm = null, bool $upright = false): void
-    {
+    public function text(
+        float $x,
+        float $y,
+        Message|string $words,
+        string $anchor = 'middle',
+        ?float $lengthMm = null,
+        bool $upright = false,
+    ): void {
         $this->shapes[] = new Text($x, $y, $anchor, $words, $lengthMm, $upright);
     }
 
     /** A horizontal dimension between two points, its line at height `$at`. */
-    public function dimensionX(float $x1, float $y1, float $x2, float $y2, float $at, Message|string $before = '', ?float $lengthMm = null): void
-    {
+    public function dimensionX(
+        float $x1,
+        float $y1,
+        float $x2,
+        float $y2,
+        float $at,
+        Message|string $before = '',
+        ?float $lengthMm = null,
+    ): void {
         $beyond = $at >= max($y1, $y2) ? $this->letters(0.4) : -$this->letters(0.4);
         $this->line(Style::Dimension, $x1, $y1, $x1, $at + $beyond);
         $this->line(Style::Dimension, $x2, $y2, $x2, $at + $beyond);
@@ -93,8 +106,15 @@ final class Pen
     }
 
     /** An upright dimension between two points, its line at `$at`. */
-    public function dimensionY(float $x1, float $y1, float $x2, float $y2, float $at, Message|string $before = '', ?float $lengthMm = null): void
-    {
+    public function dimensionY(
+        float $x1,
+        float $y1,
+        float $x2,
+        float $y2,
+        float $at,
+        Message|string $before = '',
+        ?float $lengthMm = null,
+    ): void {
         $beyond = $at >= max($x1, $x2) ? $this->letters(0.4) : -$this->letters(0.4);
         $this->line(Style::Dimension, $x1, $y1, $at + $beyond, $y1);
         $this->line(Style::Dimension, $x2, $y2, $at + $beyond, $y2);
@@ -156,7 +176,8 @@ final class Pen
     /** @return array{float, float} how far words reach from their point to both sides */
     private function extent(Text $text): array
     {
-        $width = $this->letters(self::LETTER * ((is_string($text->before) ? mb_strlen($text->before) : self::MESSAGE_LETTERS) + ($text->lengthMm === null ? 0 : self::LENGTH_LETTERS)));
+        $width = $this->letters(self::LETTER * ((is_string($text->before) ? mb_strlen($text->before)
+            : self::MESSAGE_LETTERS) + ($text->lengthMm === null ? 0 : self::LENGTH_LETTERS)));
 
         return match ($text->anchor) {
             'start' => [0.0, $width],

@@ -43,7 +43,8 @@ final class BatchDrawing
             $pen->line(Style::Hidden, $face, $outside, $end, $outside);
             $pen->line(Style::Hidden, $face, -$outside, $end, -$outside);
         }
-        $pen->dimensionX(0, -$half, $overhang, -$half, -$half - 0.35 * $bar - $pen->letters(3.8), Message::of('planning.drawing.stands_out'));
+        $pen->dimensionX(0, -$half, $overhang, -$half, -$half - 0.35 * $bar - $pen->letters(3.8),
+            Message::of('planning.drawing.stands_out'));
         $pen->dimensionY($overhang, $half, $overhang, -$half, $overhang + $pen->letters(2.2), '⌀ ', $bar);
 
         return $pen->drawing('batch');

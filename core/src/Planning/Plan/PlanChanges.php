@@ -163,7 +163,8 @@ final readonly class PlanChanges extends Result
     {
         return array_map(
             Message::read(...),
-            array_values(array_filter($these, static fn (mixed $lack): bool => ! in_array(self::canonical($lack), array_map(self::canonical(...), $those), true))),
+            array_values(array_filter($these,
+                static fn (mixed $lack): bool => ! in_array(self::canonical($lack), array_map(self::canonical(...), $those), true))),
         );
     }
 

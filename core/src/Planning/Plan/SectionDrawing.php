@@ -105,7 +105,8 @@ final class SectionDrawing
             $pen->text(0, $foot - $index * $pen->letters(1.5), $words, 'middle', $length);
         }
         if ($drill->scaleReading !== null) {
-            $pen->text(0, $foot - count($lines) * $pen->letters(1.5), Message::of('planning.drawing.scale', ['reading' => $drill->scaleReading]));
+            $pen->text(0, $foot - count($lines) * $pen->letters(1.5),
+                Message::of('planning.drawing.scale', ['reading' => $drill->scaleReading]));
         }
     }
 

@@ -38,7 +38,8 @@ final readonly class TapsAtHand
                 return new self(
                     $taps,
                     $straight && $materialGroup !== 'cast_iron',
-                    $index === 0 ? $wanted->reason : Message::of($straight ? 'planning.tap.straight_stands_in' : 'planning.tap.spiral_stands_in'),
+                    $index === 0 ? $wanted->reason
+                        : Message::of($straight ? 'planning.tap.straight_stands_in' : 'planning.tap.spiral_stands_in'),
                     $index > 0,
                 );
             }
