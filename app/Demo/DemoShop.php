@@ -24,6 +24,7 @@ use App\Workshop\Policy;
 use App\Workshop\SaveMachine;
 use App\Workshop\SaveTool;
 use App\Workshop\ServiceChange;
+use App\Workshop\Shop;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -61,6 +62,7 @@ final class DemoShop
     public function shop(): void
     {
         $shop = $this->yaml('shop.yaml');
+        Shop::named($shop['name'], 'en');
         Policy::query()->create(['settings' => $shop['policy'], 'in_force_from' => CarbonImmutable::now()->subYear()]);
         $this->cribs($shop['cribs']);
         $this->machines($shop['machines']);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Learning\Lesson;
 use App\People\Role;
+use App\Workshop\Shop;
 
 it('tells the lead alone how far the shop has come', function (): void {
     $this->actingAs($this->instructor())->getJson('/api/content/set-up')->assertForbidden();
@@ -11,7 +12,9 @@ it('tells the lead alone how far the shop has come', function (): void {
     $this->postJson('/api/content/packs/drill-press')->assertForbidden();
     $this->putJson('/api/workshop/shop', ['name' => 'X', 'language' => 'es'])->assertForbidden();
     $this->actingAs($this->person(Role::Lead));
-    $this->getJson('/api/content/set-up')->assertOk()->assertJson(['shop' => false, 'content' => true, 'badges' => false]);
+    $this->getJson('/api/content/set-up')->assertOk()->assertJson(['content' => true, 'badges' => false]);
+    Shop::query()->delete();
+    $this->getJson('/api/content/set-up')->assertJson(['shop' => false]);
     $this->putJson('/api/workshop/shop', ['name' => 'Marsh Lane', 'language' => 'es'])->assertOk();
     $this->putJson('/api/workshop/shop', ['name' => 'Marsh Lane', 'language' => 'tlh'])->assertJsonValidationErrors('language');
     $this->getJson('/api/content/set-up')->assertJson(['shop' => true]);

@@ -16,7 +16,7 @@ const permits = useQuery({ queryKey: ['permits'], queryFn: () => must(api.GET('/
   <WorkshopTabs current="permits" />
   <div class="mt-4 flex flex-wrap items-end gap-4">
     <h1>{{ t('permits.title') }}</h1>
-    <p class="flex-1 text-quiet">{{ t('permits.words') }}</p>
+    <p class="w-full text-quiet sm:w-auto sm:flex-1">{{ t('permits.words') }}</p>
     <RouterLink
       v-if="leads"
       :to="{ name: 'permit', params: { code: 'new' } }"

@@ -17,7 +17,7 @@ import { useNext } from './useNext';
 import WaitingList from './WaitingList.vue';
 
 const { t, d } = useI18n();
-const { leads } = useMe();
+const { leads, me } = useMe();
 const { all } = useNext();
 const REFRESH_MS = 10_000;
 const today = useQuery({
@@ -79,7 +79,7 @@ const cohorts = computed(() =>
     </div>
     <ErrorNote class="mt-3" :error="presence.error.value" @retry="presence.reset()" />
     <AlertList class="mt-3" />
-    <SetUpPanel v-if="leads" class="mt-4" />
+    <SetUpPanel v-if="leads && me?.demo === false" class="mt-4" />
 
     <div class="mt-5 grid items-start gap-6 lg:grid-cols-[minmax(340px,2fr)_5fr]">
       <div class="space-y-6">

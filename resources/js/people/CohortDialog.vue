@@ -34,7 +34,7 @@ const fault = (field: string) => save.fieldErrors.value[field]?.[0];
   <SheetDialog open :title="cohort?.name ?? t('people.cohort.add')" @close="emit('close')">
     <form class="mt-3 space-y-4" @submit.prevent="save.run(undefined)">
       <TextField v-model="form.name" required :label="t('people.cohort.name')" :error="fault('name')" />
-      <div class="grid gap-4 sm:grid-cols-2">
+      <div class="max-w-sm space-y-4">
         <DateField v-model="form.starts_on" required :label="t('people.cohort.starts')" :error="fault('starts_on')" />
         <DateField v-model="form.ends_on" :label="t('people.cohort.ends')" :error="fault('ends_on')" />
       </div>

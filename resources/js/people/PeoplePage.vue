@@ -57,7 +57,7 @@ const resetPin = useAction((who: Somebody) =>
   <RecordsTabs current="people" />
   <div class="mt-4 flex flex-wrap items-end gap-4">
     <h1>{{ t('people.everybody') }}</h1>
-    <p class="flex-1 text-quiet">{{ t('people.everybodyWords') }}</p>
+    <p class="w-full text-quiet sm:w-auto sm:flex-1">{{ t('people.everybodyWords') }}</p>
     <BigButton tone="main" @click="editing = 'new'">{{ t('people.add') }}</BigButton>
     <RouterLink
       :to="{ name: 'class-list' }"

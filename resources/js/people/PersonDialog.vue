@@ -77,7 +77,7 @@ const fault = (field: string) => save.fieldErrors.value[field]?.[0];
           <input v-model="form.all_cohorts" type="checkbox" class="size-6" /> {{ t('people.allCohorts') }}
         </label>
       </fieldset>
-      <div v-if="form.role === 'learner'" class="grid gap-4 sm:grid-cols-2">
+      <div v-if="form.role === 'learner'" class="max-w-sm space-y-4">
         <DateField
           v-model="form.born_on"
           :label="t('people.born')"

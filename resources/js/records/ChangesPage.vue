@@ -67,7 +67,7 @@ function words(change: Change): string {
   <AlertList class="mt-4" />
   <div class="mt-4 flex flex-wrap items-end gap-4">
     <h1>{{ t('records.changes') }}</h1>
-    <p class="flex-1 text-quiet">{{ t('records.changesWords') }}</p>
+    <p class="w-full text-quiet sm:w-auto sm:flex-1">{{ t('records.changesWords') }}</p>
     <label class="flex items-center gap-2 text-sm">
       {{ t('records.of') }}
       <select v-model="source" class="field w-56">
