@@ -359,7 +359,7 @@ test.describe('all at once', () => {
     await dialog.getByRole('button', { name: 'Set it' }).click();
     await expect(instructor.getByRole('dialog')).toHaveCount(0);
     await page.goto('/records');
-    await expect(page.getByText(/pin: (set|changed|taken away)/).first()).toBeVisible();
+    await expect(page.getByText(/PIN: (set|changed|taken away)/).first()).toBeVisible();
   });
 
   test('two starts of a check make one paper', async ({ browser }) => {

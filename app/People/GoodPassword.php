@@ -23,9 +23,13 @@ final class GoodPassword implements ValidationRule
         '1qaz2wsx3edc4rfv5tgb6yhn', 'q1w2e3r4t5y6u7i8o9p0', '1q2w3e4r5t6y7u8i9o0p',
     ];
 
-    /** @param  list<string>  $ofThem  name and address of whoever it is for */
-    public function __construct(private readonly array $ofThem = [])
+    /** @var list<string> */
+    private readonly array $ofThem;
+
+    /** @param  mixed  ...$ofThem  name and address of whoever it is for, as they came in: what is no text counts for nothing */
+    public function __construct(mixed ...$ofThem)
     {
+        $this->ofThem = array_values(array_filter($ofThem, is_string(...)));
     }
 
     public function validate(string $attribute, #[\SensitiveParameter] mixed $value, Closure $fail): void

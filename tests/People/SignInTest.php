@@ -47,6 +47,23 @@ it('resets a password by a letter that works once', function (): void {
     $this->postJson('/api/people/session', ['email' => $user->email, 'password' => 'a-longer-secret'])->assertOk();
 });
 
+it('answers lists in the place of texts as faults of the form', function (): void {
+    $each = ['token', 'email', 'password', 'password_confirmation', 'code', 'name', 'language', 'units'];
+    foreach ([['PUT', 'password-reset'], ['POST', 'password-reset'], ['POST', 'session'], ['POST', 'first-lead']] as [$method, $path]) {
+        foreach ([[[]], [['a' => 'b']], [1]] as $odd) {
+            $body = array_fill_keys($each, $odd);
+            expect($this->json($method, "/api/people/$path", $body)->status())->toBeIn([404, 409, 422, 429]);
+            foreach ($each as $key) {
+                $whole = [
+                    'token' => 'x', 'email' => 'a@millstep.example', 'password' => 'worked-speed', 'code' => 'x', 'name' => 'Ada',
+                    'password_confirmation' => 'worked-speed', 'language' => 'en', 'units' => 'mm', $key => $odd,
+                ];
+                expect($this->json($method, "/api/people/$path", $whole)->status())->toBeIn([204, 404, 409, 422, 429]);
+            }
+        }
+    }
+});
+
 it('has a mailbox page in the demo and nowhere else', function (): void {
     $this->getJson('/api/people/mailbox')->assertOk();
     config(['millstep.demo' => false]);

@@ -24,9 +24,7 @@ final class FirstLeadController
             'code' => ['required', 'string', 'max:60'],
             'name' => ['required', 'string', 'max:80'],
             'email' => ['bail', 'required', 'string', 'email', 'max:255', 'unique:people_users,email'],
-            'password' => ['required', 'string', new GoodPassword([
-                $request->string('name')->value(), $request->string('email')->value(),
-            ])],
+            'password' => ['required', 'string', new GoodPassword($request->input('name'), $request->input('email'))],
             'language' => ['required', Rule::in(Sentences::LANGUAGES)],
             'units' => ['required', 'in:mm,in'],
         ]);

@@ -21,7 +21,7 @@ final class PasswordController
         /** @var array{password: string, new_password: string} $given */
         $given = $request->validate([
             'password' => ['required', 'string', 'max:255'],
-            'new_password' => ['required', 'string', new GoodPassword([$user->name, $user->email])],
+            'new_password' => ['required', 'string', new GoodPassword($user->name, $user->email)],
         ]);
         $own->check($user, $given['password']);
         DB::transaction(static function () use ($user, $given, $request): void {

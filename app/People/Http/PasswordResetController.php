@@ -34,14 +34,14 @@ final class PasswordResetController
         $given = $request->validate([
             'token' => ['required', 'string', 'max:255'],
             'email' => ['required', 'string', 'email', 'max:255'],
-            'password' => ['required', 'string', 'confirmed', new GoodPassword([$request->string('email')->value()])],
+            'password' => ['required', 'string', 'confirmed', new GoodPassword($request->input('email'))],
         ]);
         $given['email'] = User::address($given['email']);
         // An invitation is a letter of another kind, that may lie for longer; each opens with its own token alone.
         $broker = $request->boolean('invited') ? Invite::BROKER : null;
         $status = Password::broker($broker)->reset([...$given, 'password_confirmation' => $given['password']], static function (User $user,
             string $password): void {
-            $fault = (new GoodPassword([$user->name, $user->email]))->fault($password);
+            $fault = (new GoodPassword($user->name, $user->email))->fault($password);
             if ($fault !== null) {
                 throw ValidationException::withMessages(['password' => Speech::say($fault)]);
             }

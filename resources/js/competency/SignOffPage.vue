@@ -148,7 +148,7 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
         <p>
           {{ t('sign.atMost') }} <strong>{{ scopeWords(data.scope) }}</strong>
         </p>
-        <div class="grid gap-5 sm:grid-cols-2 lg:grid-cols-4">
+        <div class="grid gap-5 sm:grid-cols-2 lg:grid-cols-3">
           <SizeField
             v-model="form.maxDiameter"
             :label="t('sign.maxDiameter')"

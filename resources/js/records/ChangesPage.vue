@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, must, type Schemas } from '@/api/client';
+import { api, must } from '@/api/client';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import { useInfiniteQuery } from '@tanstack/vue-query';
@@ -7,10 +7,10 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import AlertList from './AlertList.vue';
 import RecordsTabs from './RecordsTabs.vue';
+import { useChangeWords } from './useChangeWords';
 
 /** Every change of what decides who may run, as the database wrote it down: newest first, with who and what. */
-type Change = Schemas['Changes'][number];
-const { t, te, d } = useI18n();
+const { t, d } = useI18n();
 const PAGE = 100;
 const SOURCES = [
   'people_users',
@@ -41,25 +41,7 @@ const changes = useInfiniteQuery({
 });
 const lines = computed(() => changes.data.value?.pages.flat() ?? []);
 
-/** What a column is called; what it points at stands there by its name, and of a hash only what became of it. */
-const named = (column: string) =>
-  te(`records.column.${column}`) ? t(`records.column.${column}`) : column.replaceAll('_', ' ');
-
-function words(change: Change): string {
-  const short = (value: unknown) => {
-    const text = typeof value === 'string' ? value : JSON.stringify(value);
-    return text.length > 80 ? `${text.slice(0, 80)}…` : text;
-  };
-  return Object.entries(change.after as Record<string, unknown>)
-    .filter(([key, value]) => key !== 'id' && (value !== null || change.change !== 'insert'))
-    .map(([key, value]) => {
-      const before = (change.before as Record<string, unknown>)[key];
-      return before === undefined || before === null
-        ? `${named(key)}: ${short(value)}`
-        : `${named(key)}: ${short(before)} → ${short(value)}`;
-    })
-    .join(' · ');
-}
+const words = useChangeWords();
 </script>
 
 <template>

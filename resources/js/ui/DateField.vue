@@ -53,7 +53,7 @@ const months = computed(() =>
 
 <template>
   <FormField v-slot="field" :label="label" :hint="hint" :error="fault">
-    <div class="flex gap-2" role="group" :aria-label="label">
+    <div class="flex flex-wrap gap-2" role="group" :aria-label="label">
       <input
         :id="field.id"
         v-model="parts.day"
@@ -68,7 +68,7 @@ const months = computed(() =>
       />
       <select
         v-model="parts.month"
-        class="field min-w-0"
+        class="field min-w-28 flex-1"
         :required="wanted"
         :aria-label="`${label}: ${t('ui.date.month')}`"
       >
