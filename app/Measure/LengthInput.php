@@ -7,7 +7,9 @@ namespace App\Measure;
 use App\Language\Speech;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
+use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Measure\FittedSize;
 use MillStep\Core\Measure\Size;
 
 /** Lengths of a request as they were typed (3/8, 6.8, 15 thou), understood by the core in the writer's units. */
@@ -27,6 +29,16 @@ final readonly class LengthInput
         try {
             return Size::length($this->text($field), $this->units)->diameter->inMm();
         } catch (InvalidInput $fault) {
+            throw ValidationException::withMessages([$field => Speech::say($fault->says)]);
+        }
+    }
+
+    /** @throws ValidationException beside the field that is no hole: a size, with the class of its limits where one is said */
+    public function hole(string $field): FittedSize
+    {
+        try {
+            return FittedSize::parse($this->text($field), $this->units);
+        } catch (CoreException $fault) {
             throw ValidationException::withMessages([$field => Speech::say($fault->says)]);
         }
     }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Measure\Http\SizeController;
+use App\Measure\Http\SizesController;
 use Illuminate\Support\Facades\Route;
 
-Route::middleware('auth')->post('size', SizeController::class);
+Route::middleware('auth')->post('sizes', SizesController::class);

@@ -15,7 +15,7 @@ const WHO = [
     'everybody' => [
         'GET assessment/attempts/{attempt}', 'DELETE people/session', 'PATCH people/me', 'PUT people/me/password',
         'GET people/me/sessions', 'DELETE people/me/sessions/{name}', 'POST people/me/second-factor', 'PUT people/me/second-factor',
-        'DELETE people/me/second-factor', 'POST measure/size',
+        'DELETE people/me/second-factor', 'POST measure/sizes',
         'GET learning/lessons/{code}', 'PUT learning/progress/{progress}/steps/{step}',
         'GET learning/attempts/{attempt}', 'POST learning/attempts/{attempt}/answers',
         'GET planning/choices', 'GET planning/plans', 'GET planning/plans/{plan}', 'PUT planning/plans/{plan}',

@@ -27,13 +27,3 @@ it('stands in docs/openapi.json as the rooms have it', function (): void {
         'Run php artisan api:describe && npm run types.',
     );
 });
-
-it('says back what a size was understood as', function (): void {
-    $this->actingAs($this->person());
-    $this->postJson('/api/measure/size', ['text' => '3/8', 'default_unit' => 'mm'])
-        ->assertOk()
-        ->assertExactJson(['diameter_mm' => 9.525, 'system' => 'fraction_inch', 'designation' => '3/8']);
-    $this->postJson('/api/measure/size', ['text' => 'three eighths'])
-        ->assertUnprocessable()
-        ->assertJsonPath('errors.text.0', fn ($words) => str_contains($words, 'three eighths'));
-});

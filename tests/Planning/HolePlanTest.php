@@ -96,7 +96,7 @@ it('puts a fault beside its field', function (array $with, string $field): void 
     [['through' => false, 'depth' => '9', 'purpose' => 'plain', 'size' => '5'], 'hole'],
     [['machine' => 'nowhere'], 'machine'],
     [['position_tolerance' => 'close'], 'position_tolerance'],
-    [['purpose' => 'reamed', 'size' => '8 K9'], 'fit'],
+    [['purpose' => 'reamed', 'size' => '8 K9'], 'size'],
     [['support' => 'rope'], 'support'],
 ]);
 

@@ -109,16 +109,16 @@ final readonly class AtMachine
         if ($purpose === 'tapped' || $purpose === 'clearance') {
             return ['purpose' => $purpose, $purpose === 'tapped' ? 'thread' : 'fastener' => $size];
         }
-        if (preg_match('/^(.+?)\s*([HhGgJjKkFf]\d{1,2})$/', $size, $found) === 1 && $fit === '') {
-            [, $size, $fit] = $found;
+        $hole = $typed->hole("{$prefix}size");
+        if ($fit !== '' && $hole->fit !== null && $fit !== $hole->fit) {
+            throw Speech::fault("{$prefix}fit", 'two_fits', ['size' => $size, 'fit' => $fit]);
         }
-        $diameter = (new LengthInput(["{$prefix}size" => $size], $typed->units))->length("{$prefix}size");
-
+        $fit = $hole->fit ?? $fit;
         $reamer = $purpose === 'reamed' ? $typed->text("{$prefix}reamer") : '';
 
         return [
             'purpose' => $purpose,
-            'diameter_mm' => $diameter,
+            'diameter_mm' => $hole->size->diameter->inMm(),
             ...($fit === '' ? [] : ['fit' => $fit]),
             ...($reamer === '' ? [] : ['reamer' => $reamer]),
         ];

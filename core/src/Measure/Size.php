@@ -28,7 +28,7 @@ final readonly class Size extends Result
     }
 
     /**
-     * Understands `#7`, `No. 7`, `F`, `3/8`, `1-1/4 in`, `15 thou`, `6.8 mm`, `6,8`, `.201"`.
+     * Understands `#7`, `No. 7`, `F`, `3/8`, `1-1/4 in`, `15 thou`, `6.8 mm`, `6,8`, `.201"`, `⌀6`, `#7 drill`, `half inch`.
      *
      * @param  'mm'|'in'  $defaultUnit  for a decimal that names none
      *
@@ -66,9 +66,10 @@ final readonly class Size extends Result
     private static function understand(string $text, string $defaultUnit): self
     {
         $said = trim($text);
-        $size = strlen($said) > 40 ? null : self::named($said) ?? self::fraction($said) ?? self::decimal($said, $defaultUnit);
+        $plain = strlen($said) > 40 ? '' : SizeWords::plain($said);
+        $size = self::named($plain) ?? self::fraction($plain) ?? self::decimal($plain, $defaultUnit);
         if ($size === null) {
-            throw self::refusal($said, $said === '' ? 'empty' : 'unknown');
+            throw $said === '' ? self::refusal($said, 'empty') : InvalidInput::named('text', SizeMeant::by($said, $plain));
         }
         if (! $size->diameter->isPositive()) {
             throw self::refusal($said, 'zero');
@@ -120,7 +121,7 @@ final readonly class Size extends Result
 
     private static function decimal(string $said, string $defaultUnit): ?self
     {
-        if (preg_match('/^('.self::DECIMAL.')\s*(mm|thousandths?|thou|'.self::INCH.')?$/i', $said, $m) !== 1) {
+        if (preg_match('/^('.self::DECIMAL.')\s*(mm|cm|m|ft|\'|thousandths?|thou|'.self::INCH.')?$/i', $said, $m) !== 1) {
             return null;
         }
         $number = str_replace(',', '.', $m[1]);
@@ -128,11 +129,17 @@ final readonly class Size extends Result
         if ($unit === 'mm') {
             return new self(Length::mmDecimal($number), SizeSystem::Metric, self::shortest($number));
         }
-        if (str_starts_with($unit, 'thou')) {
-            $length = Length::mm(Length::inchDecimal($number)->inMm() / 1000);
-        } else {
-            $length = Length::inchDecimal($number);
+        if ($unit === 'cm' || $unit === 'm') {
+            $length = Length::mm(round(Length::mmDecimal($number)->inMm() * ($unit === 'm' ? 1000 : 10), 9));
+
+            return new self($length, SizeSystem::Metric, self::shortest(number_format($length->inMm(), 9, '.', '')));
         }
+        $inches = Length::inchDecimal($number);
+        $length = match (true) {
+            str_starts_with($unit, 'thou') => Length::mm($inches->inMm() / 1000),
+            $unit === 'ft' || $unit === "'" => Length::mm($inches->inMm() * 12),
+            default => $inches,
+        };
 
         return new self($length, SizeSystem::DecimalInch, self::inchName($length));
     }

@@ -12,6 +12,9 @@ final class ThreadTable
 {
     private static ?self $shipped = null;
 
+    /** What is written behind a thread and does not choose it: its class, and which hand; how a length is marked as inches. */
+    private const BEHIND = '/[\s-]*(?:[1-3][AB]|[4-8][GH](?:[4-8][GH])?|RH)$/';
+
     /** @param  array<string, Thread>  $threads by the designation without blanks and series */
     private function __construct(private readonly array $threads)
     {
@@ -34,22 +37,75 @@ final class ThreadTable
     }
 
     /**
-     * Understands `M8`, `M10x1.25`, `1/4-20`, `#8-32 UNC`.
+     * Understands `M8`, `M10x1.25`, `M8-1.25`, `1/4-20`, `1/4 20`, `1/4"-20 UNC-2B`, `#8-32 UNC`, `8-32`.
      *
-     * @throws InvalidInput naming the field
+     * @throws InvalidInput naming the field; what may have been meant is said
      */
     public function get(string $said, string $field = 'thread'): Thread
     {
-        return $this->threads[self::key($said)]
-            ?? throw InvalidInput::at(
-                $field,
-                'planning.thread_unknown',
-                ['said' => Message::quote($said, 30)],
-            );
+        return $this->meant($said) ?? throw InvalidInput::at($field, ...$this->refusal($said));
     }
 
+    /** The thread that was said, or null. */
+    public function meant(string $said): ?Thread
+    {
+        $thread = $this->threads[self::key($said)] ?? null;
+        $series = self::series($said);
+
+        // Somebody who writes 1/4-20 UNF has one of the two wrong, and we cannot know which.
+        return $thread === null || $series === null || str_ends_with($thread->designation, $series) ? $thread : null;
+    }
+
+    /** @return array{string, array<string, string|Message>} */
+    private function refusal(string $said): array
+    {
+        $terms = ['said' => Message::quote($said, 30)];
+        $near = $this->near($said);
+
+        return $near === [] ? ['planning.thread_unknown', $terms]
+            : ['planning.thread_which', [...$terms, 'choices' => Message::anyOf($near)]];
+    }
+
+    /** @return list<string> the designations of the threads of the size that was said: `8` is M8 or #8, `1/4` is -20 or -28 */
+    private function near(string $said): array
+    {
+        $bare = (string) preg_replace('/(?:MM|")$/', '', explode('X', explode('-', self::key($said))[0])[0]);
+        if ($bare === '' || strlen($bare) > 8) {
+            return [];
+        }
+        $heads = array_unique([$bare, "M$bare", "#$bare", ltrim($bare, '#M')]);
+        $near = [];
+        foreach ($this->threads as $thread) {
+            if (in_array(preg_split('/[X-]/', self::key($thread->designation))[0] ?? '', $heads, true)) {
+                $near[$thread->designation] = true;
+            }
+        }
+
+        return array_keys($near);
+    }
+
+    private static function series(string $said): ?string
+    {
+        return preg_match('/UN[CF]/i', $said, $m) === 1 ? strtoupper($m[0]) : null;
+    }
+
+    /** As the table is searched: `M8X1.25`, `1/4-20`, `#8-32`. */
     private static function key(string $said): string
     {
-        return (string) preg_replace(['/\s+|UNC|UNF/', '/×/u'], ['', 'X'], strtoupper(mb_scrub($said)));
+        $plain = strtr(
+            strtoupper(trim(mb_scrub($said))),
+            ['×' => 'X', '*' => 'X', '″' => '"', '”' => '"', '–' => '-', '−' => '-', ',' => '.'],
+        );
+        $plain = (string) preg_replace(['/\s*(?:TPI|TAP)$/', '/\s*UN[CF]/', self::BEHIND, '/\s*(?:"|INCH|IN\b)/'], '', $plain);
+        $plain = (string) preg_replace(
+            ['/^(?:NO\.?|N\.?º)\s*(?=\d)/u', '/\s*([-X])\s*/', '/^(M[\d.]+)[-\s](?=[\d.])/'],
+            ['#', '$1', '$1X'],
+            $plain,
+        );
+        $plain = (string) preg_replace(['~^([\d/#]+)\s+(?=\d+$)~', '/\s+/'], ['$1-', ''], $plain);
+        // A whole inch goes with 8 or 12 threads to it; every other bare number is a screw number.
+        $plain = (string) preg_replace('/^(\d{1,2})-(?=\d)/', '#$1-', $plain);
+
+        return (string) preg_replace(['/^#1-(?=(?:8|12)$)/', '/(?<=\d)\.0+$/'], ['1-', ''], $plain);
     }
 }

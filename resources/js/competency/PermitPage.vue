@@ -175,7 +175,6 @@ const named = (list: { code: string; title: string }[]) =>
             />
             <SizeField
               v-model="form.min_thickness"
-              stock
               :label="t('permits.minThickness')"
               :error="fault('scope.min_thickness')"
             />

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import FormField from '@/ui/FormField.vue';
+import type { SizeKind } from './understand';
 import { useSize } from './useSize';
 
-/** Takes a size as it is said in the shop (3/8, #7, F, 6.8, 15 thou) and says back what was understood; stock may be long. */
+/** Takes a size as it is said in the shop (3/8, #7, F, 6.8, 15 thou) and says back what was understood. */
 const text = defineModel<string>({ required: true });
-const props = defineProps<{ label: string; hint?: string; error?: string; stock?: boolean; signed?: boolean }>();
-const { echo, refused } = useSize(text, props);
+const props = defineProps<{ label: string; hint?: string; error?: string; as?: SizeKind; signed?: boolean }>();
+const { echo, refused } = useSize(text, { as: () => props.as ?? 'length', signed: props.signed });
 </script>
 
 <template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import SizeField from '@/measure/SizeField.vue';
 import SelectField from '@/ui/SelectField.vue';
-import TextField from '@/ui/TextField.vue';
 import { useShop } from '@/workshop/useShop';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -36,7 +35,6 @@ const HOLDINGS = [
     <AtMachineFields v-model="draft" :faults="faults" />
     <SizeField
       v-model="draft.thickness"
-      stock
       :label="t(onLathe ? 'planning.lengthOfPiece' : 'planning.thickness')"
       :error="faults.thickness?.[0]"
     />
@@ -46,16 +44,8 @@ const HOLDINGS = [
       :options="PURPOSES.map((value) => ({ value, label: t(`planning.purposes.${value}`) }))"
     />
     <SizeField
-      v-if="sized"
       v-model="draft.size"
-      :label="t(`planning.size.${draft.purpose}`)"
-      :hint="t(`planning.sizeHint.${draft.purpose}`)"
-      :error="(faults.size ?? faults.hole)?.[0]"
-    />
-    <TextField
-      v-else
-      v-model="draft.size"
-      reading
+      :as="sized ? 'hole' : 'thread'"
       :label="t(`planning.size.${draft.purpose}`)"
       :hint="t(`planning.sizeHint.${draft.purpose}`)"
       :error="(faults.size ?? faults.hole)?.[0]"
@@ -111,7 +101,6 @@ const HOLDINGS = [
       <template v-if="onLathe">
         <SizeField
           v-model="draft.overhang"
-          stock
           :label="t('planning.overhang')"
           :hint="t('planning.overhangHint')"
           :error="faults.overhang?.[0]"

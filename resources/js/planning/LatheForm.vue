@@ -27,7 +27,7 @@ const ALLOWANCES = ['blade', 'cleanup', 'facing', 'jaw_clearance', 'max_cut', 'f
       :hint="t('planning.lathe.outsideHint')"
       :error="(faults.outside ?? faults.part)?.[0]"
     />
-    <SizeField v-model="draft.thickness" stock :label="t('planning.lathe.thickness')" :error="faults.thickness?.[0]" />
+    <SizeField v-model="draft.thickness" :label="t('planning.lathe.thickness')" :error="faults.thickness?.[0]" />
     <TextField
       v-model="draft.count"
       mode="numeric"
@@ -42,17 +42,10 @@ const ALLOWANCES = ['blade', 'cleanup', 'facing', 'jaw_clearance', 'max_cut', 'f
     />
     <template v-if="draft.bore_purpose !== 'none'">
       <SizeField
-        v-if="sized"
         v-model="draft.bore_size"
+        :as="sized ? 'hole' : 'thread'"
         :label="t(`planning.size.${draft.bore_purpose}`)"
-        :error="(faults.bore_size ?? faults.hole)?.[0]"
-      />
-      <TextField
-        v-else
-        v-model="draft.bore_size"
-        reading
-        :label="t(`planning.size.${draft.bore_purpose}`)"
-        :hint="t(`planning.sizeHint.${draft.bore_purpose}`)"
+        :hint="sized ? undefined : t(`planning.sizeHint.${draft.bore_purpose}`)"
         :error="(faults.bore_size ?? faults.hole)?.[0]"
       />
       <SelectField
@@ -81,7 +74,6 @@ const ALLOWANCES = ['blade', 'cleanup', 'facing', 'jaw_clearance', 'max_cut', 'f
     <SizeField
       v-if="!draft.part_off"
       v-model="draft.overhang"
-      stock
       :label="t('planning.overhang')"
       :error="faults.overhang?.[0]"
     />

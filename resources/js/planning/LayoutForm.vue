@@ -24,8 +24,8 @@ const counted = computed(() => draft.value.pattern === 'line' || grid.value);
 
 <template>
   <div class="grid items-start gap-4 sm:grid-cols-2">
-    <SizeField v-model="draft.length" stock :label="t('planning.layout.length')" :error="faults.length?.[0]" />
-    <SizeField v-model="draft.width" stock :label="t('planning.layout.width')" :error="faults.width?.[0]" />
+    <SizeField v-model="draft.length" :label="t('planning.layout.length')" :error="faults.length?.[0]" />
+    <SizeField v-model="draft.width" :label="t('planning.layout.width')" :error="faults.width?.[0]" />
     <SizeField v-model="draft.hole" :label="t('planning.layout.hole')" :error="faults.hole?.[0]" />
     <SelectField
       v-model="draft.datum"
@@ -63,14 +63,12 @@ const counted = computed(() => draft.value.pattern === 'line' || grid.value);
     <template v-if="counted && draft.by === 'count'">
       <SizeField
         v-model="draft.inset"
-        stock
         :label="t(grid ? 'planning.layout.insetX' : 'planning.layout.inset')"
         :error="(faults.inset ?? faults.end_inset_mm)?.[0]"
       />
       <SizeField
         v-if="grid"
         v-model="draft.inset_y"
-        stock
         :label="t('planning.layout.insetY')"
         :error="faults.inset_y?.[0]"
       />
@@ -78,14 +76,12 @@ const counted = computed(() => draft.value.pattern === 'line' || grid.value);
     <template v-if="counted && draft.by === 'pitch'">
       <SizeField
         v-model="draft.pitch"
-        stock
         :label="t(grid ? 'planning.layout.pitchX' : 'planning.layout.pitch')"
         :error="(faults.pitch ?? faults.pitch_mm)?.[0]"
       />
       <SizeField
         v-if="grid"
         v-model="draft.pitch_y"
-        stock
         :label="t('planning.layout.pitchY')"
         :error="faults.pitch_y?.[0]"
       />
@@ -93,13 +89,12 @@ const counted = computed(() => draft.value.pattern === 'line' || grid.value);
     <SizeField
       v-if="draft.pattern === 'line'"
       v-model="draft.offset"
-      stock
       :label="t('planning.layout.offset')"
       :hint="t('planning.layout.offsetHint')"
       :error="faults.offset?.[0]"
     />
     <template v-if="draft.pattern === 'circle'">
-      <SizeField v-model="draft.circle" stock :label="t('planning.layout.circle')" :error="faults.circle?.[0]" />
+      <SizeField v-model="draft.circle" :label="t('planning.layout.circle')" :error="faults.circle?.[0]" />
       <TextField
         v-model="draft.start_deg"
         mode="decimal"
@@ -110,7 +105,6 @@ const counted = computed(() => draft.value.pattern === 'line' || grid.value);
       />
       <SizeField
         v-model="draft.centre_x"
-        stock
         signed
         :label="t('planning.layout.centreX')"
         :hint="t('planning.layout.centreHint')"
@@ -118,7 +112,6 @@ const counted = computed(() => draft.value.pattern === 'line' || grid.value);
       />
       <SizeField
         v-model="draft.centre_y"
-        stock
         signed
         :label="t('planning.layout.centreY')"
         :hint="t('planning.layout.centreHint')"

@@ -47,7 +47,7 @@ beforeEach(() => {
     sheets: [{ code: 'PS', title: 'Through holes' }],
     parts: [{ slug: 'foot-plate', name: 'Foot plate', stock: '8 mm flat' }],
   });
-  serve('POST /api/measure/size', { diameter_mm: 8, system: 'metric', designation: '8' });
+  serve('POST /api/measure/sizes', [{ diameter_mm: 8, system: 'metric', designation: '8' }]);
   serve('POST /api/planning/hole', answer());
   serve('POST /api/planning/lathe', answer());
   serve('POST /api/planning/layout', answer({ plan: undefined }));

@@ -31,7 +31,9 @@ describe('a line of the audit log', () => {
 
   it('says of settings only what differs', () => {
     const was = { lever: 40, blade: { width: 2, ratio: 8 } };
-    expect(said({ settings: was }, { settings: { lever: 40, blade: { width: 2, ratio: 6.5 } } })).toBe('ratio: 8 → 6.5');
+    expect(said({ settings: was }, { settings: { lever: 40, blade: { width: 2, ratio: 6.5 } } })).toBe(
+      'ratio: 8 → 6.5',
+    );
   });
 
   it('names lists, yes and nothing', () => {

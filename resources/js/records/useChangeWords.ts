@@ -25,7 +25,8 @@ export function useChangeWords() {
     if (value === null || value === '' || value === undefined) return t('records.value.nothing');
     if (typeof value === 'boolean') return t(`records.value.${value ? 'yes' : 'no'}`);
     if (typeof value === 'number') return n(value, { maximumFractionDigits: 6, useGrouping: false });
-    if (Array.isArray(value)) return value.length === 0 ? t('records.value.nothing') : list.value.format(value.map(text));
+    if (Array.isArray(value))
+      return value.length === 0 ? t('records.value.nothing') : list.value.format(value.map(text));
     if (isRow(value))
       return Object.entries(value)
         .map(([key, each]) => `${named(key)} ${text(each)}`)
@@ -49,9 +50,7 @@ export function useChangeWords() {
         .filter((inner) => JSON.stringify(was[inner]) !== JSON.stringify(is[inner]))
         .flatMap((inner) => one(inner, was[inner] ?? null, is[inner] ?? null));
     return [
-      was === undefined || was === null
-        ? `${named(key)}: ${short(is)}`
-        : `${named(key)}: ${short(was)} → ${short(is)}`,
+      was === undefined || was === null ? `${named(key)}: ${short(is)}` : `${named(key)}: ${short(was)} → ${short(is)}`,
     ];
   }
 

@@ -76,7 +76,7 @@ const fault = (field: string) => add.fieldErrors.value[field]?.[0];
         :options="(materials.data.value ?? []).map((each) => ({ value: each.key, label: each.name }))"
       />
       <SizeField v-model="form.diameter" :label="t('workshop.diameter')" :error="fault('diameter')" />
-      <SizeField v-model="form.length" stock :label="t('workshop.barLength')" :error="fault('length')" />
+      <SizeField v-model="form.length" :label="t('workshop.barLength')" :error="fault('length')" />
       <TextField v-model="form.count" mode="numeric" reading :label="t('workshop.howMany')" :error="fault('count')" />
       <BigButton type="submit" :busy="add.busy.value">{{ t('ui.add') }}</BigButton>
     </form>

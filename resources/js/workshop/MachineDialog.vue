@@ -135,7 +135,7 @@ const options = (group: string, values: readonly string[]) =>
             :label="t('workshop.graduation')"
             :error="fault('scale_graduation')"
           />
-          <SizeField v-model="form.scale_travel" stock :label="t('workshop.travel')" :error="fault('scale_travel')" />
+          <SizeField v-model="form.scale_travel" :label="t('workshop.travel')" :error="fault('scale_travel')" />
         </div>
         <TextField
           v-model="form.taper"

@@ -16,7 +16,7 @@ watch([() => props.value, units], () => {
   // What is being typed is left alone; it is said in its unit only when the units change or the figure comes from elsewhere.
   if (props.value !== withUnit(text.value.trim(), units.value)) text.value = shown(props.value);
 });
-const { echo, refused } = useSize(text, { stock: true });
+const { echo, refused } = useSize(text);
 
 let before = props.value;
 function type(typed: string) {

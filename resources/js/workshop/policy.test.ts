@@ -73,9 +73,10 @@ describe('a setting of the policy', () => {
 describe('a length of the policy', () => {
   beforeEach(() => {
     vi.useFakeTimers();
-    serve('POST /api/measure/size', { diameter_mm: 1.5875, system: 'fraction', designation: '1/16' });
+    serve('POST /api/measure/sizes', [{ diameter_mm: 1.5875, system: 'fraction', designation: '1/16' }]);
   });
   afterEach(() => {
+    vi.runOnlyPendingTimers();
     vi.useRealTimers();
   });
 
@@ -99,8 +100,10 @@ describe('a length of the policy', () => {
     const length = field(breakthrough, 1);
     await length.find('input').setValue('1/16');
     await length.setProps({ value: '1/16' } as never);
-    await vi.advanceTimersByTimeAsync(400);
-    await flushPromises();
+    for (const wait of [300, 50, 50]) {
+      await vi.advanceTimersByTimeAsync(wait);
+      await flushPromises();
+    }
     expect(length.text()).toContain('Understood: 1/16 = 1.588 mm');
     const untouched = field(breakthrough, 6.35);
     signedIn('lead', 'in');
@@ -129,6 +132,7 @@ describe('the shop policy', () => {
     });
   });
   afterEach(() => {
+    vi.runOnlyPendingTimers();
     vi.useRealTimers();
   });
   async function page() {
