@@ -51,3 +51,8 @@ export function understand(text: string, as: SizeKind, units: Units): Promise<Si
     else asked.push({ text, as, answers: [{ resolve, reject }] });
   });
 }
+
+/** Nothing waits any more: a page that is left takes no answers. */
+export function forgetSizes() {
+  waiting.clear();
+}

@@ -2,6 +2,7 @@
 import { forget } from './server';
 import { openOutbox } from '@/api/outbox';
 import { queryClient } from '@/api/queries';
+import { forgetSizes } from '@/measure/understand';
 import { beforeEach } from 'vitest';
 
 beforeEach(() => {
@@ -10,4 +11,5 @@ beforeEach(() => {
   localStorage.clear();
   sessionStorage.clear();
   openOutbox();
+  forgetSizes();
 });

@@ -76,7 +76,6 @@ describe('a length of the policy', () => {
     serve('POST /api/measure/sizes', [{ diameter_mm: 1.5875, system: 'fraction', designation: '1/16' }]);
   });
   afterEach(() => {
-    vi.runOnlyPendingTimers();
     vi.useRealTimers();
   });
 
