@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace App\Assessment;
 
 use App\People\User;
+use App\Support\Refusal;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Attributes\Scope;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * One learner before one sheet. Open until it is concluded; every mark is kept as it is made.
+ * One learner before one sheet. Open until it is concluded or cancelled; every mark is kept as it is made.
  *
  * @phpstan-type Mark array{result?: string|int, value_mm?: float, dx_mm?: float, dy_mm?: float, typed?: string, typed_dx?: string,
  *     typed_dy?: string, units?: 'mm'|'in'}
@@ -24,6 +27,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $score_percent
  * @property CarbonImmutable $started_at
  * @property CarbonImmutable|null $concluded_at
+ * @property CarbonImmutable|null $cancelled_at
+ * @property string|null $cancelled_because
+ * @property int|null $cancelled_by
  * @property Sheet $sheet
  * @property User $learner
  * @property User $assessor
@@ -32,15 +38,50 @@ final class Attempt extends Model
 {
     use HasUuids;
 
+    /** What it takes to score and show one. */
+    public const SHOWN = ['sheet.part', 'sheet.boundMachine', 'learner', 'assessor'];
+
     protected $table = 'assessment_attempts';
 
     protected $guarded = [];
 
-    protected $attributes = ['marks' => '{}', 'outcome' => null, 'score_percent' => null, 'concluded_at' => null];
+    protected $attributes = ['marks' => '{}', 'outcome' => null, 'score_percent' => null, 'concluded_at' => null, 'cancelled_at' => null];
 
     protected function casts(): array
     {
-        return ['marks' => 'array', 'started_at' => 'immutable_datetime', 'concluded_at' => 'immutable_datetime'];
+        return [
+            'marks' => 'array',
+            'started_at' => 'immutable_datetime',
+            'concluded_at' => 'immutable_datetime',
+            'cancelled_at' => 'immutable_datetime',
+        ];
+    }
+
+    /** @return Builder<self> with what it takes to score and show them */
+    public static function withSheet(): Builder
+    {
+        return self::query()->with(self::SHOWN);
+    }
+
+    /**
+     * @param  Builder<self>  $query
+     * @return Builder<self> neither concluded nor cancelled
+     */
+    #[Scope]
+    protected function open(Builder $query): Builder
+    {
+        return $query->whereNull('concluded_at')->whereNull('cancelled_at');
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->concluded_at === null && $this->cancelled_at === null;
+    }
+
+    /** @throws Refusal `concluded`, `cancelled` */
+    public function mustBeOpen(): void
+    {
+        $this->isOpen() || throw Refusal::because($this->concluded_at === null ? 'cancelled' : 'concluded');
     }
 
     /** @return BelongsTo<Sheet, $this> */

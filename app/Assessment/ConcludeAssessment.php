@@ -19,17 +19,15 @@ final class ConcludeAssessment
     {
     }
 
-    /** @throws Refusal `incomplete` while criteria are open, unless a critical one has stopped it */
+    /** @throws Refusal `cancelled`; `incomplete` while criteria are open, unless a critical one has stopped it */
     public function __invoke(Attempt $attempt, User $by, ?CarbonImmutable $at = null): Attempt
     {
         return DB::transaction(function () use ($attempt, $by, $at): Attempt {
-            $attempt = Attempt::query()
-                ->with(['sheet.part', 'sheet.boundMachine', 'learner', 'assessor'])
-                ->lockForUpdate()
-                ->findOrFail($attempt->id);
+            $attempt = Attempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
             if ($attempt->concluded_at !== null) {
                 return $attempt;
             }
+            $attempt->mustBeOpen();
             if ($attempt->learner->is($by)) {
                 throw Refusal::forbidden('own_record', says: 'own_assessment');
             }

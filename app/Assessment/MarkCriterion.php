@@ -16,19 +16,14 @@ final class MarkCriterion
      * @param  array{result?: string|int|null, value?: string|null, dx?: string|null, dy?: string|null}  $given  readings as typed
      * @param  'mm'|'in'  $units  of a reading that names none
      *
-     * @throws Refusal `concluded`, `no_criterion`
+     * @throws Refusal `concluded`, `cancelled`, `no_criterion`
      * @throws \MillStep\Core\Border\InvalidInput when a reading is not readable
      */
     public function __invoke(Attempt $attempt, string $criterionId, array $given, string $units): Attempt
     {
         return DB::transaction(function () use ($attempt, $criterionId, $given, $units): Attempt {
-            $attempt = Attempt::query()
-                ->with(['sheet.part', 'sheet.boundMachine', 'learner', 'assessor'])
-                ->lockForUpdate()
-                ->findOrFail($attempt->id);
-            if ($attempt->concluded_at !== null) {
-                throw Refusal::because('concluded');
-            }
+            $attempt = Attempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
+            $attempt->mustBeOpen();
             $criterion = $attempt->sheet->criterion($criterionId) ?? throw Refusal::because('no_criterion', ['criterion' => $criterionId]);
             $mark = match (true) {
                 $criterion['kind'] !== 'measured' => array_filter(

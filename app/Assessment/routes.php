@@ -10,4 +10,5 @@ Route::middleware('auth')->group(function (): void {
     Route::get('attempts/{attempt}', [AttemptController::class, 'show']);
     Route::put('attempts/{attempt}/marks/{criterion}', [AttemptController::class, 'mark'])->can('teach');
     Route::post('attempts/{attempt}/conclusion', [AttemptController::class, 'conclude'])->can('teach');
+    Route::post('attempts/{attempt}/cancellation', [AttemptController::class, 'cancel'])->can('teach');
 });

@@ -177,7 +177,7 @@ final class LearnerRecord
                 'outcome' => $record->assessments[$code] ?? null,
                 'score_percent' => $last === null ? null : (float) $last->score_percent,
                 'last_attempt' => $last?->id,
-                'open_attempt' => $mine->whereNull('concluded_at')->first()?->id,
+                'open_attempt' => $mine->first(static fn (AssessmentAttempt $attempt): bool => $attempt->isOpen())?->id,
             ];
         }, $codes);
     }

@@ -129,7 +129,7 @@ final class Today
     private function openSheets(Collection $learners): array
     {
         return array_values(Attempt::query()->with(['learner', 'sheet'])->whereIn('learner_id', $learners->modelKeys())
-            ->whereNull('concluded_at')->orderBy('started_at')->get()
+            ->open()->orderBy('started_at')->get()
             ->map(
                 fn (Attempt $attempt): array => $this->item(
                     'sheet',

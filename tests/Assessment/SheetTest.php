@@ -139,3 +139,38 @@ it('refuses an id that is another learner\'s sheet', function (): void {
         ->assertConflict()
         ->assertJsonPath('code', 'id_used');
 });
+
+it('is put away when it was opened by mistake, and kept', function (): void {
+    $cancel = fn (?string $reason = null) => $this->postJson("/api/assessment/attempts/{$this->attempt}/cancellation", ['reason' => $reason]);
+    put($this, 'eyes', ['result' => 'met'])->assertOk();
+    $cancel()->assertConflict()->assertJsonPath('code', 'why_cancelled');
+    $cancel('  ')->assertConflict();
+    $cancel('The wrong learner')->assertOk()->assertJsonPath('cancelled_because', 'The wrong learner')->assertJsonPath('concluded_at', null);
+    $cancel('Another reason')->assertOk()->assertJsonPath('cancelled_because', 'The wrong learner');
+    put($this, 'eyes', ['result' => 'not_met'])->assertConflict()->assertJsonPath('code', 'cancelled');
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertConflict()->assertJsonPath('code', 'cancelled');
+    expect(Attempt::query()->findOrFail($this->attempt))->marks->toBe(['eyes' => ['result' => 'met']])->cancelled_by->toBe($this->by->id)
+        ->and(LedgerEntry::query()->where('type', 'assessment_concluded')->count())->toBe(0)
+        ->and($this->getJson('/api/competency/today')->json('waiting'))->toBe([]);
+    $this->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])
+        ->assertCreated()->assertJsonPath('id', fn (string $id): bool => $id !== $this->attempt);
+});
+
+it('without a mark needs no reason to be put away', function (): void {
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/cancellation")->assertOk();
+});
+
+it('that a slip has stopped, or that is concluded, is not put away', function (): void {
+    put($this, 'eyes', ['result' => 'not_met'])->assertOk()->assertJsonPath('score.outcome', 'stopped');
+    $cancel = fn () => $this->postJson("/api/assessment/attempts/{$this->attempt}/cancellation", ['reason' => 'It did not go well']);
+    $cancel()->assertConflict()->assertJsonPath('code', 'stopped_stands');
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk();
+    $cancel()->assertConflict()->assertJsonPath('code', 'concluded');
+});
+
+it('is put away by whoever may mark it, and nobody else', function (): void {
+    $path = "/api/assessment/attempts/{$this->attempt}/cancellation";
+    $this->actingAs($this->learner)->postJson($path)->assertForbidden();
+    $this->actingAs($this->person(App\People\Role::Auditor))->postJson($path)->assertForbidden();
+    expect(Attempt::query()->findOrFail($this->attempt)->cancelled_at)->toBeNull();
+});

@@ -36,7 +36,8 @@ const WHO = [
         'POST competency/learners/{learner}/permits/{permit}/acknowledgement',
     ],
     'whoever teaches' => [
-        'POST assessment/attempts', 'POST assessment/attempts/{attempt}/conclusion', 'PUT assessment/attempts/{attempt}/marks/{criterion}',
+        'POST assessment/attempts', 'POST assessment/attempts/{attempt}/conclusion',
+        'POST assessment/attempts/{attempt}/cancellation', 'PUT assessment/attempts/{attempt}/marks/{criterion}',
         'POST competency/learners/{learner}/permits/{permit}/holds',
         'POST competency/learners/{learner}/ledger/{entry}/correction',
         'GET competency/permits', 'GET competency/permits-choices', 'GET competency/permits/{permit}',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Assessment\Http;
 
 use App\Assessment\Attempt;
+use App\Assessment\CancelSheet;
 use App\Assessment\ConcludeAssessment;
 use App\Assessment\MarkCriterion;
 use App\Assessment\OpenSheet;
@@ -29,7 +30,7 @@ final class AttemptController
         Gate::authorize('teach-learner', $learner);
         $attempt = $open(Sheet::current($given['sheet']), $learner, $user, $given['id']);
 
-        return (new AttemptResource($attempt->load(['sheet.part', 'sheet.boundMachine', 'learner', 'assessor'])))
+        return (new AttemptResource($attempt->load(Attempt::SHOWN)))
             ->response()
             ->setStatusCode(201);
     }
@@ -38,7 +39,7 @@ final class AttemptController
     {
         Gate::authorize('view-record', $attempt->learner);
 
-        return new AttemptResource($attempt->load(['sheet.part', 'sheet.boundMachine', 'learner', 'assessor']));
+        return new AttemptResource($attempt->load(Attempt::SHOWN));
     }
 
     public function mark(
@@ -66,5 +67,13 @@ final class AttemptController
         Gate::authorize('teach-learner', $attempt->learner);
 
         return new AttemptResource($conclude($attempt, $user));
+    }
+
+    public function cancel(Request $request, Attempt $attempt, CancelSheet $cancel, #[CurrentUser] User $user): AttemptResource
+    {
+        Gate::authorize('teach-learner', $attempt->learner);
+        $given = $request->validate(['reason' => ['nullable', 'string', 'max:300']]);
+
+        return new AttemptResource($cancel($attempt, $user, $given['reason'] ?? null));
     }
 }

@@ -46,6 +46,8 @@ final class AttemptResource extends JsonResource
             'score' => $scoring->score($this->resource)->toArray(),
             'outcome' => $this->outcome,
             'concluded_at' => $this->concluded_at?->toIso8601ZuluString(),
+            'cancelled_at' => $this->cancelled_at?->toIso8601ZuluString(),
+            'cancelled_because' => $this->cancelled_because,
             'started_at' => $this->started_at->toIso8601ZuluString(),
         ];
     }

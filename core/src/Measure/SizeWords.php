@@ -11,7 +11,7 @@ namespace MillStep\Core\Measure;
 final class SizeWords
 {
     /** Of the diameter, of the tool and of the hole: they add nothing to the number. */
-    private const BESIDE = 'drill|bit|reamer|hole|dia\.?|diam\.?|diameter|broca|escariador|agujero|di[aá]metro';
+    private const BESIDE = 'drill(?:\s+bit)?|reamer|hole|dia\.?|diam\.?|diameter|broca|escariador|agujero|di[aá]metro';
 
     private const SIGNS = [
         '½' => '1/2', '¼' => '1/4', '¾' => '3/4', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8', '⁄' => '/',

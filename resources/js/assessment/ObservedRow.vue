@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n';
 
 /** Something the assessor watches for: one press a verdict. */
 defineProps<{ criterion: Schemas['Criterion']; locked: boolean; at: boolean; fault?: string }>();
-const emit = defineEmits<{ mark: [result: 'met' | 'prompted' | 'not_met' | 'not_seen']; reach: [] }>();
+const emit = defineEmits<{ mark: [result: 'met' | 'prompted' | 'not_met' | 'not_seen']; clear: []; reach: [] }>();
 const { t } = useI18n();
 const verdicts = [
   { result: 'met', shape: '✓', tone: 'border-alone bg-alone' },
@@ -33,18 +33,28 @@ const verdicts = [
         >✕ {{ t('outbox.notSaved') }} {{ fault }}</span
       >
     </p>
-    <div class="grid grid-cols-4" role="group" :aria-label="criterion.text">
+    <div class="grid grid-cols-[repeat(4,minmax(0,1fr))_3rem] gap-y-1" role="group" :aria-label="criterion.text">
       <button
         v-for="verdict in verdicts"
         :key="verdict.result"
         type="button"
-        class="-ml-px min-h-14 min-w-20 border px-2 font-semibold sm:min-w-28"
+        class="-ml-px min-h-14 border px-1 font-semibold sm:min-w-28 sm:px-2"
         :class="criterion.mark?.result === verdict.result ? `${verdict.tone} text-sheet` : 'border-quiet'"
         :aria-pressed="criterion.mark?.result === verdict.result"
         :disabled="locked"
         @click="emit('mark', verdict.result)"
       >
         {{ verdict.shape }} {{ t(`sheet.${verdict.result}`) }}
+      </button>
+      <button
+        v-if="criterion.mark && !locked"
+        type="button"
+        class="min-h-14 text-xl text-quiet hover:text-ink print:hidden"
+        :aria-label="t('sheet.takeBackNamed', { what: criterion.text })"
+        :title="t('sheet.takeBack')"
+        @click="emit('clear')"
+      >
+        ↶
       </button>
     </div>
   </li>

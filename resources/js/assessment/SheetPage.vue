@@ -1,25 +1,22 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
 import { useMe } from '@/people/useMe';
-import BigButton from '@/ui/BigButton.vue';
-import ErrorNote from '@/ui/ErrorNote.vue';
 import PageState from '@/ui/PageState.vue';
 import PlanLinks from '@/planning/PlanLinks.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
-import { useAction } from '@/ui/useAction';
-import { useQuery, useQueryClient } from '@tanstack/vue-query';
+import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import MeasuredRow from './MeasuredRow.vue';
 import ObservedRow from './ObservedRow.vue';
 import ScoreBar from './ScoreBar.vue';
+import SheetEnd from './SheetEnd.vue';
 import { useMarks } from './useMarks';
 import { useSheetKeys } from './useSheetKeys';
 
 const props = defineProps<{ id: string }>();
 const { t, d } = useI18n();
 const { teaches } = useMe();
-const client = useQueryClient();
 const key = ['sheet', props.id];
 const attempt = useQuery({
   queryKey: key,
@@ -28,14 +25,9 @@ const attempt = useQuery({
 
 const words = (id: string) => attempt.data.value?.criteria.find((criterion) => criterion.id === id)?.text ?? id;
 const marks = useMarks(props.id, key, words);
-const conclude = useAction(
-  () => must(api.POST('/api/assessment/attempts/{attempt}/conclusion', { params: { path: { attempt: props.id } } })),
-  (concluded) => {
-    client.setQueryData(key, concluded);
-    window.scrollTo({ top: 0 });
-  },
+const locked = computed(
+  () => attempt.data.value?.concluded_at != null || attempt.data.value?.cancelled_at != null || !teaches.value,
 );
-const locked = computed(() => attempt.data.value?.concluded_at != null || !teaches.value);
 const groups = computed(() =>
   (['safety', 'work', 'why', 'measured'] as const).map((group) => ({
     group,
@@ -54,7 +46,7 @@ function asMarked(criterion: Schemas['Criterion']): Schemas['Criterion'] {
 const observed = computed(() =>
   groups.value.flatMap(({ criteria }) => criteria.filter((criterion) => criterion.kind === 'observed')),
 );
-const keys = useSheetKeys(observed, locked, (criterion, result) => mark(criterion, result));
+const keys = useSheetKeys(observed, locked, mark, (criterion) => marks.set(criterion.id, { result: null }));
 
 /** A critical slip ends the assessment, so it asks once. */
 function mark(criterion: Schemas['Criterion'], result: Schemas['Mark']['result']) {
@@ -62,7 +54,8 @@ function mark(criterion: Schemas['Criterion'], result: Schemas['Mark']['result']
     criterion.critical && (result === 'not_met' || (result === 'prompted' && criterion.critical_prompt_stops));
   if (stops && criterion.mark?.result !== result && !window.confirm(t('sheet.stopAsk', { what: criterion.text })))
     return;
-  marks.set(criterion.id, { result: criterion.mark?.result === result ? null : result });
+  // The same again, a double tap or the key twice, is the same mark: it is taken back only where that is asked for.
+  if (criterion.mark?.result !== result || marks.faults.value[criterion.id]) marks.set(criterion.id, { result });
 }
 </script>
 
@@ -82,13 +75,19 @@ function mark(criterion: Schemas['Criterion'], result: Schemas['Mark']['result']
       </p>
     </div>
     <PlanLinks :plans="data.plans" />
+    <p v-if="data.cancelled_at" class="mt-3 border-2 border-supervised bg-sheet px-4 py-2 font-semibold" role="status">
+      ○ {{ t('sheet.putAwayDone') }}
+      <template v-if="data.cancelled_because">{{
+        t('sheet.putAwayReason', { reason: data.cancelled_because })
+      }}</template>
+    </p>
     <ScoreBar
       class="sticky top-0 z-10 mt-3"
       :attempt="data"
       :pending="marks.pending.value"
       :unsaved="marks.unsaved.value"
     />
-    <p v-if="!locked" class="mt-3 text-sm text-quiet">{{ t('sheet.keys') }}</p>
+    <p v-if="!locked" class="mt-3 text-sm text-quiet print:hidden">{{ t('sheet.keys') }}</p>
 
     <section v-for="{ group, criteria } in groups" :key="group" class="mt-5">
       <h2>{{ t(`sheet.group.${group}`) }}</h2>
@@ -108,26 +107,16 @@ function mark(criterion: Schemas['Criterion'], result: Schemas['Mark']['result']
             :at="keys.at.value === criterion.id"
             :fault="marks.faults.value[criterion.id]"
             @mark="mark(criterion, $event)"
+            @clear="marks.set(criterion.id, { result: null })"
             @reach="keys.at.value = criterion.id"
           />
         </template>
       </ul>
     </section>
 
-    <div v-if="!locked" class="mt-6 flex flex-wrap items-center justify-end gap-4">
-      <p v-if="data.score.outcome === 'incomplete'" class="text-quiet">{{ t('sheet.open', data.score.open.length) }}</p>
-      <BigButton
-        tone="main"
-        :busy="conclude.busy.value"
-        :disabled="data.score.outcome === 'incomplete' || marks.pending.value > 0 || marks.unsaved.value > 0"
-        @click="conclude.run(undefined)"
-      >
-        {{ t('sheet.conclude', { outcome: t(`outcome.${data.score.outcome}`) }) }}
-      </BigButton>
-    </div>
-    <ErrorNote class="mt-3" :error="conclude.error.value" @retry="conclude.run(undefined)" />
+    <SheetEnd v-if="!locked" :attempt="data" :query-key="key" :unsent="marks.pending.value + marks.unsaved.value" />
     <RouterLink
-      v-if="data.concluded_at && teaches"
+      v-if="(data.concluded_at || data.cancelled_at) && teaches"
       :to="{ name: 'learner', params: { id: data.learner.id } }"
       class="mt-4 inline-flex min-h-12 items-center font-semibold"
       >{{ t('sheet.toLearner', { name: data.learner.name }) }}</RouterLink

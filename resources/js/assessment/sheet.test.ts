@@ -62,6 +62,8 @@ const attempt = (
   score: { outcome: 'incomplete', score_percent: 40, stopped_by: [], open: ['burr', 'dia'], ...score },
   outcome: null,
   concluded_at: null,
+  cancelled_at: null,
+  cancelled_because: null,
   started_at: '2031-05-02T10:00:00Z',
   ...more,
 });
@@ -112,6 +114,14 @@ describe('a practical sheet', () => {
       .find(`[role=group][aria-label="${text}"]`)
       .findAll('button')
       .find((button) => button.text().endsWith(word));
+  /** Arrows down to a criterion, and a key there. */
+  async function press(key: string, down = 0) {
+    for (const each of [...Array<string>(down).fill('ArrowDown'), key]) {
+      window.dispatchEvent(new KeyboardEvent('keydown', { key: each, bubbles: true }));
+      await flushPromises();
+    }
+  }
+  const named = (text: RegExp) => [...document.querySelectorAll('button')].filter((b) => text.test(b.textContent));
   async function wait() {
     await new Promise((resolve) => setTimeout(resolve, 80));
     await flushPromises();
@@ -122,7 +132,7 @@ describe('a practical sheet', () => {
   });
   afterEach(() => page.unmount());
 
-  it('takes one press a verdict, and a second press takes it back', async () => {
+  it('takes one press a verdict; a double tap changes nothing, and its own button takes it back', async () => {
     await open();
     await verdict('Burr taken off', ' met')?.trigger('click');
     await wait();
@@ -136,6 +146,13 @@ describe('a practical sheet', () => {
     );
     expect(verdict('Burr taken off', ' met')?.attributes('aria-pressed')).toBe('true');
     await verdict('Burr taken off', ' met')?.trigger('click');
+    await press('1', 3);
+    await wait();
+    expect(sent()).toHaveLength(1);
+    await page.find('[aria-label="Take the mark back: Burr taken off"]').trigger('click');
+    await wait();
+    expect(sent().at(-1)?.body).toEqual({ result: null });
+    await press('0');
     await wait();
     expect(sent().at(-1)?.body).toEqual({ result: null });
   });
@@ -159,10 +176,7 @@ describe('a practical sheet', () => {
 
   it('is marked by keyboard: arrows along it, figures for the verdict', async () => {
     await open();
-    for (const key of ['ArrowDown', 'ArrowDown', 'ArrowDown', '1']) {
-      window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
-      await flushPromises();
-    }
+    await press('1', 3);
     await wait();
     expect(called('PUT /api/assessment/attempts/a1/marks/burr').map((call) => call.body)).toEqual([{ result: 'met' }]);
   });
@@ -210,7 +224,7 @@ describe('a practical sheet', () => {
     expect(page.text()).not.toContain('all saved');
   });
 
-  it('is concluded only when everything is seen and kept', async () => {
+  it('is concluded only when everything is seen and kept, and asks once', async () => {
     await open();
     const conclude = () => page.findAll('button').at(-1);
     expect(conclude()?.attributes('disabled')).toBeDefined();
@@ -221,9 +235,16 @@ describe('a practical sheet', () => {
       { outcome: 'passed', concluded_at: '2031-05-02T11:00:00Z' },
     );
     serve('POST /api/assessment/attempts/a1/conclusion', concluded);
-    serve('GET /api/assessment/attempts/a1', concluded);
     await conclude()?.trigger('click');
     await flushPromises();
+    expect(document.querySelector('[role=dialog]')?.textContent).toContain('90.0 %');
+    expect(called('POST /api/assessment/attempts/a1/conclusion')).toHaveLength(0);
+    serve('GET /api/assessment/attempts/a1', concluded);
+    named(/^\s*Conclude/)
+      .at(-1)
+      ?.click();
+    await wait();
+    expect(called('POST /api/assessment/attempts/a1/conclusion')).toHaveLength(1);
     expect(page.find('[role=group] button').attributes('disabled')).toBeDefined();
     expect(page.find('input').attributes('disabled')).toBeDefined();
     expect(page.text()).toContain('Wren Example');
@@ -234,7 +255,34 @@ describe('a practical sheet', () => {
     serve('POST /api/assessment/attempts/a1/conclusion', new Refusal(409, 'It is concluded already.'));
     await page.findAll('button').at(-1)?.trigger('click');
     await flushPromises();
-    expect(page.find('[role=alert]').text()).toContain('It is concluded already.');
+    named(/^\s*Conclude/)
+      .at(-1)
+      ?.click();
+    await wait();
+    expect(document.querySelector('[role=dialog] [role=alert]')?.textContent).toContain('It is concluded already.');
+  });
+
+  it('opened by mistake is put away: with the reason once something is marked, and not once a slip stopped it', async () => {
+    const marked = {
+      criteria: CRITERIA.map((each) => (each.id === 'burr' ? { ...each, mark: { result: 'met' } } : each)),
+    };
+    await open(attempt({}, marked));
+    const away = attempt({}, { ...marked, cancelled_at: '2031-05-02T11:00:00Z', cancelled_because: 'Wrong learner' });
+    serve('POST /api/assessment/attempts/a1/cancellation', away);
+    named(/Opened by mistake/)[0]?.click();
+    await flushPromises();
+    const why = document.querySelector<HTMLInputElement>('[role=dialog] input');
+    if (why) why.value = 'Wrong learner';
+    why?.dispatchEvent(new Event('input', { bubbles: true }));
+    serve('GET /api/assessment/attempts/a1', away);
+    document.querySelector<HTMLFormElement>('[role=dialog] form')?.requestSubmit();
+    await wait();
+    expect(called('POST /api/assessment/attempts/a1/cancellation')[0]?.body).toEqual({ reason: 'Wrong learner' });
+    expect(page.text()).toContain('was put away');
+    expect(page.find('[role=group] button').attributes('disabled')).toBeDefined();
+    page.unmount();
+    await open(attempt({ outcome: 'stopped', stopped_by: ['held'], open: [] }));
+    expect(named(/Opened by mistake/)).toHaveLength(0);
   });
 
   it('is read, not written, by the learner', async () => {

@@ -9,16 +9,17 @@ const VERDICTS: Record<string, 'met' | 'prompted' | 'not_met' | 'not_seen'> = {
   4: 'not_seen',
 };
 
-/** Assessing by keyboard: arrows move along the observed criteria, 1 to 4 give the verdict. */
+/** Assessing by keyboard: arrows move along the observed criteria, 1 to 4 give the verdict, 0 takes it back. */
 export function useSheetKeys(
   criteria: Ref<Schemas['Criterion'][]>,
   locked: MaybeRefOrGetter<boolean>,
   mark: (criterion: Schemas['Criterion'], result: 'met' | 'prompted' | 'not_met' | 'not_seen') => void,
+  clear: (criterion: Schemas['Criterion']) => void,
 ) {
   const at = ref<string | null>(null);
 
   useEventListener('keydown', (event) => {
-    if (toValue(locked) || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (toValue(locked) || event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;
     if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement) return;
     const index = criteria.value.findIndex((criterion) => criterion.id === at.value);
     if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
@@ -32,6 +33,10 @@ export function useSheetKeys(
     }
     const verdict = VERDICTS[event.key];
     const criterion = criteria.value[index];
+    if (event.key === '0' && criterion?.mark) {
+      clear(criterion);
+      event.preventDefault();
+    }
     if (verdict && criterion) {
       mark(criterion, verdict);
       event.preventDefault();

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { api, must, type Schemas } from '@/api/client';
+import AskDialog from '@/ui/AskDialog.vue';
+import BigButton from '@/ui/BigButton.vue';
+import TextField from '@/ui/TextField.vue';
+import { useAction } from '@/ui/useAction';
+import { useQueryClient } from '@tanstack/vue-query';
+import { ref } from 'vue';
+import { useI18n } from 'vue-i18n';
+
+/** How a sheet ends: concluded into the record, or put away because it was opened by mistake. Each asks once. */
+const props = defineProps<{ attempt: Schemas['AssessmentAttempt']; queryKey: string[]; unsent: number }>();
+const { t } = useI18n();
+const client = useQueryClient();
+const asking = ref<'conclude' | 'putAway' | null>(null);
+const reason = ref('');
+const path = { attempt: props.attempt.id };
+
+function ended(attempt: Schemas['AssessmentAttempt']) {
+  client.setQueryData(props.queryKey, attempt);
+  asking.value = null;
+  window.scrollTo({ top: 0 });
+}
+const conclude = useAction(
+  () => must(api.POST('/api/assessment/attempts/{attempt}/conclusion', { params: { path } })),
+  ended,
+);
+const putAway = useAction(
+  () =>
+    must(
+      api.POST('/api/assessment/attempts/{attempt}/cancellation', {
+        params: { path },
+        body: { reason: reason.value.trim() === '' ? null : reason.value },
+      }),
+    ),
+  ended,
+);
+</script>
+
+<template>
+  <div class="mt-6 flex flex-wrap items-center justify-end gap-4 print:hidden">
+    <BigButton
+      v-if="attempt.score.outcome !== 'stopped'"
+      class="mr-auto"
+      :disabled="unsent > 0"
+      @click="asking = 'putAway'"
+      >{{ t('sheet.putAway') }}</BigButton
+    >
+    <p v-if="attempt.score.outcome === 'incomplete'" class="text-quiet">
+      {{ t('sheet.open', attempt.score.open.length) }}
+    </p>
+    <BigButton
+      tone="main"
+      :disabled="attempt.score.outcome === 'incomplete' || unsent > 0"
+      @click="asking = 'conclude'"
+    >
+      {{ t('sheet.conclude', { outcome: t(`outcome.${attempt.score.outcome}`) }) }}
+    </BigButton>
+  </div>
+  <AskDialog
+    v-if="asking === 'conclude'"
+    :title="t('sheet.concludeTitle', { name: attempt.learner.name })"
+    :label="t('sheet.conclude', { outcome: t(`outcome.${attempt.score.outcome}`) })"
+    :busy="conclude.busy.value"
+    :error="conclude.error.value"
+    @yes="conclude.run(undefined)"
+    @close="asking = null"
+  >
+    <p class="text-2xl font-bold">
+      {{ t(`outcome.${attempt.score.outcome}`) }},
+      <span class="reading">{{ attempt.score.score_percent.toFixed(1) }} %</span>
+    </p>
+    <p>{{ t('sheet.concludeWords') }}</p>
+  </AskDialog>
+  <AskDialog
+    v-if="asking === 'putAway'"
+    :title="t('sheet.putAwayTitle', { name: attempt.learner.name })"
+    :label="t('sheet.putAwayAct')"
+    tone="no"
+    :busy="putAway.busy.value"
+    :error="putAway.error.value"
+    @yes="putAway.run(undefined)"
+    @close="asking = null"
+  >
+    <p>{{ t('sheet.putAwayWords') }}</p>
+    <TextField
+      v-if="attempt.criteria.some((criterion) => criterion.mark !== null)"
+      v-model="reason"
+      required
+      :label="t('sheet.putAwayWhy')"
+      :error="putAway.fieldErrors.value.reason?.[0]"
+    />
+  </AskDialog>
+</template>
