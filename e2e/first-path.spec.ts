@@ -280,7 +280,8 @@ test('practice is logged by the learner and confirmed by the instructor', async 
   await learner.getByRole('button', { name: 'Write it down' }).click();
   await expect(learner.getByText('waits for an instructor')).toBeVisible();
   await stage(instructor, 'punched, 2 of 5');
-  await instructor.getByRole('button', { name: 'Confirm' }).click();
+  await instructor.getByRole('button', { name: 'Confirm', exact: true }).click();
+  await instructor.getByRole('dialog').getByRole('button', { name: 'Confirm 1 entry' }).click();
   await expect(instructor.getByTestId('stage')).toHaveText('piloted, 3 of 5');
 });
 
@@ -369,6 +370,7 @@ test('the sheet: a stop asks first, half a sheet is kept, the core scores it', a
   // 69.5 of 70 by weight: one prompt at half credit.
   await expect(instructor.getByText('99.3 %')).toBeVisible();
   await instructor.getByRole('button', { name: 'Conclude: Passed' }).click();
+  await instructor.getByRole('dialog').getByRole('button', { name: 'Conclude: Passed' }).click();
   await expect(instructor.getByText('✓ Passed')).toBeVisible();
   await stage(instructor, 'drilled, 4 of 5');
 });

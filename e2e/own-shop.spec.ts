@@ -248,6 +248,7 @@ test('practice is confirmed, the statement acknowledged, and the instructor sign
   await press(learner, 'practice.log');
   await instructor.goto('/today');
   await press(instructor, 'waiting.practice.act');
+  await instructor.getByRole('dialog').locator('button[type=submit]').click();
   await expect(instructor.getByText('Holes in scrap')).toHaveCount(0);
   await learner.goto('/path');
   await learner.getByRole('link', { name: say('record.move.sign_off') }).click();

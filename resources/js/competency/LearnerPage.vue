@@ -55,7 +55,7 @@ const own = computed(() => String(person.value?.id) === props.id);
     <template v-if="teaches">
       <section class="mt-8 print:hidden">
         <h2>{{ t('practice.title') }}</h2>
-        <LogbookEntries class="mt-2" :learner-id="data.learner.id" />
+        <LogbookEntries class="mt-2" :learner-id="data.learner.id" :learner-name="data.learner.name" />
       </section>
       <HoldPanel
         v-for="permit in data.permits"

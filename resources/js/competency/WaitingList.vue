@@ -4,11 +4,12 @@ import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import { useCommand } from '@/ui/useCommand';
 import { useAgo } from '@/ui/useAgo';
-import { ref } from 'vue';
+import ConfirmPractice, { type WaitingPractice } from '@/practice/ConfirmPractice.vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 
 /** Who waits for whom, and the one move that ends the waiting. */
-defineProps<{ items: Schemas['WaitingItem'][] }>();
+const props = defineProps<{ items: Schemas['WaitingItem'][] }>();
 const { t } = useI18n();
 type Item = Schemas['WaitingItem'];
 
@@ -30,13 +31,16 @@ const sendBack = useCommand(
   }),
   () => (returning.value = null),
 );
-const confirm = useCommand((item: Item) => ({
-  about: `decision:${item.id}`,
-  method: 'POST',
-  path: `/api/practice/entries/${item.id}/decision`,
-  body: { confirm: true },
-  label: { key: 'outbox.decision', words: { what: item.what } },
-}));
+/** What is about to be confirmed: one, or all that wait, to be ticked. */
+const confirming = ref<WaitingPractice[]>([]);
+const practice = computed(() => props.items.filter(({ kind }) => kind === 'practice').map(asPractice));
+function asPractice(item: Item): WaitingPractice {
+  return { id: item.id, learner: item.learner.name, what: item.what, facts: facts(item) };
+}
+const facts = (item: Item) =>
+  [item.minutes === null ? '' : t('waiting.minutes', { minutes: item.minutes }), item.detail]
+    .filter(Boolean)
+    .join(', ');
 const { ago } = useAgo();
 </script>
 
@@ -47,8 +51,17 @@ const { ago } = useAgo();
     </h2>
     <ErrorNote
       class="mt-2"
-      :error="openHold.error.value ?? sendBack.error.value ?? confirm.error.value"
-      @retry="(openHold.reset(), sendBack.reset(), confirm.reset())"
+      :error="openHold.error.value ?? sendBack.error.value"
+      @retry="(openHold.reset(), sendBack.reset())"
+    />
+    <BigButton v-if="practice.length > 1" class="mt-2 w-full" @click="confirming = practice">{{
+      t('waiting.practice.several', practice.length)
+    }}</BigButton>
+    <ConfirmPractice
+      v-if="confirming.length > 0"
+      :key="confirming.map(({ id }) => id).join()"
+      :entries="confirming"
+      @close="confirming = []"
     />
     <p v-if="items.length === 0" class="mt-2 text-quiet">{{ t('waiting.nobody') }}</p>
     <ul class="sheet mt-2">
@@ -65,13 +78,7 @@ const { ago } = useAgo();
         </p>
         <p>{{ item.what }}</p>
         <p v-if="item.detail" class="text-sm text-quiet">
-          {{
-            item.kind === 'acknowledgement' || item.kind === 'signature'
-              ? t(`lapse.${item.detail}`)
-              : [item.minutes === null ? '' : t('waiting.minutes', { minutes: item.minutes }), item.detail]
-                  .filter(Boolean)
-                  .join(', ')
-          }}
+          {{ item.kind === 'acknowledgement' || item.kind === 'signature' ? t(`lapse.${item.detail}`) : facts(item) }}
         </p>
         <div class="mt-2">
           <div v-if="item.kind === 'look'" class="flex flex-wrap gap-3">
@@ -94,13 +101,9 @@ const { ago } = useAgo();
               <BigButton type="submit" :busy="sendBack.busy.value">{{ t('waiting.look.back') }}</BigButton>
             </form>
           </div>
-          <BigButton
-            v-else-if="item.kind === 'practice'"
-            tone="main"
-            :busy="confirm.busy.value"
-            @click="confirm.run(item)"
-            >{{ t('waiting.practice.act') }}</BigButton
-          >
+          <BigButton v-else-if="item.kind === 'practice'" tone="main" @click="confirming = [asPractice(item)]">{{
+            t('waiting.practice.act')
+          }}</BigButton>
           <RouterLink
             v-else-if="item.kind === 'signature'"
             :to="{ name: 'sign-off', params: { id: item.learner.id, permit: item.id } }"

@@ -137,10 +137,40 @@ describe('who waits for whom', () => {
     await practice?.trigger('click');
     await flushPromises();
     expect(called('POST /api/learning/holds/h1/open')).toHaveLength(1);
+    // One press asks, the second confirms.
+    expect(called('POST /api/practice/entries/e1/decision')).toHaveLength(0);
+    expect(document.querySelector('[role=dialog]')?.textContent).toContain('Two plates');
+    document.querySelector<HTMLFormElement>('[role=dialog] form')?.requestSubmit();
+    await flushPromises();
     expect(called('POST /api/practice/entries/e1/decision')[0]?.body).toEqual({ confirm: true });
+    list.unmount();
     const to = list.findAllComponents(RouterLinkStub).map((link) => link.props('to') as object);
     expect(to).toContainEqual({ name: 'sign-off', params: { id: 9, permit: 'drill' } });
     expect(to).toContainEqual({ name: 'sheet', params: { id: 's1' } });
+  });
+
+  it('confirms those that are ticked of many, and no others', async () => {
+    for (const id of ['e1', 'e2', 'e3']) serve(`POST /api/practice/entries/${id}/decision`, {});
+    const list = mountIn(
+      WaitingList,
+      { items: ['e1', 'e2', 'e3'].map((id) => item({ kind: 'practice', id, what: `Plate ${id}` })) },
+      { attachTo: document.body },
+    );
+    await list.findAll('button')[0]?.trigger('click');
+    await flushPromises();
+    const dialog = () => document.querySelector('[role=dialog]');
+    const confirm = () => dialog()?.querySelector<HTMLButtonElement>('button[type=submit]');
+    expect(confirm()?.disabled).toBe(true);
+    for (const value of ['e1', 'e3']) dialog()?.querySelector<HTMLInputElement>(`input[value=${value}]`)?.click();
+    await flushPromises();
+    expect(confirm()?.textContent).toContain('Confirm 2 entries');
+    dialog()?.querySelector<HTMLFormElement>('form')?.requestSubmit();
+    await flushPromises();
+    expect(['e1', 'e2', 'e3'].map((id) => called(`POST /api/practice/entries/${id}/decision`).length)).toEqual([
+      1, 0, 1,
+    ]);
+    expect(dialog()).toBeNull();
+    list.unmount();
   });
 
   it('sends a learner back with what is still missing', async () => {

@@ -9,9 +9,10 @@ import { useCommand } from '@/ui/useCommand';
 import { useQuery } from '@tanstack/vue-query';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import ConfirmPractice, { type WaitingPractice } from './ConfirmPractice.vue';
 
 /** A logbook; whoever teaches confirms or declines what waits in it. */
-const props = defineProps<{ learnerId: number }>();
+const props = defineProps<{ learnerId: number; learnerName?: string }>();
 const { t, d } = useI18n();
 const { teaches, person } = useMe();
 const entries = useQuery({
@@ -28,14 +29,22 @@ const take = useAction(
     must(api.DELETE('/api/practice/entries/{entry}', { params: { path: { entry: entry.id } } })),
   (_answer, entry) => emit('taken', entry),
 );
+/** What is about to be confirmed. */
+const confirming = ref<WaitingPractice[]>([]);
+const asWaiting = (entry: Schemas['PracticeEntry']): WaitingPractice => ({
+  id: entry.id,
+  learner: props.learnerName ?? '',
+  what: entry.exercise,
+  facts: `${entry.minutes} min, ${entry.machine}, ${d(entry.done_on, { dateStyle: 'medium' })}`,
+});
 const declining = ref<string | null>(null);
 const reason = ref('');
-const decide = useCommand(
-  ({ entry, confirm }: { entry: string; confirm: boolean }) => ({
+const decline = useCommand(
+  (entry: string) => ({
     about: `decision:${entry}`,
     method: 'POST',
     path: `/api/practice/entries/${entry}/decision`,
-    body: { confirm, reason: confirm ? null : reason.value },
+    body: { confirm: false, reason: reason.value },
     label: {
       key: 'outbox.decision',
       words: { what: entries.data.value?.find((each) => each.id === entry)?.exercise ?? '' },
@@ -50,7 +59,8 @@ const decide = useCommand(
 
 <template>
   <PageState v-slot="{ data }" :data="entries.data.value" :error="entries.error.value" @retry="entries.refetch()">
-    <ErrorNote :error="decide.error.value ?? take.error.value" @retry="(decide.reset(), take.reset())" />
+    <ErrorNote :error="decline.error.value ?? take.error.value" @retry="(decline.reset(), take.reset())" />
+    <ConfirmPractice v-if="confirming.length > 0" :entries="confirming" @close="confirming = []" />
     <p v-if="data.length === 0" class="text-quiet">{{ t('practice.empty') }}</p>
     <ul v-else class="sheet self-start">
       <li v-for="entry in data" :key="entry.id" class="border-t border-hairline p-4 first:border-t-0">
@@ -81,11 +91,9 @@ const decide = useCommand(
           >{{ t('practice.takeBack') }}</BigButton
         >
         <div v-if="teaches && entry.state === 'waiting'" class="mt-2 flex flex-wrap gap-3">
-          <BigButton tone="main" :busy="decide.busy.value" @click="decide.run({ entry: entry.id, confirm: true })">{{
-            t('practice.confirm')
-          }}</BigButton>
+          <BigButton tone="main" @click="confirming = [asWaiting(entry)]">{{ t('practice.confirm') }}</BigButton>
           <BigButton v-if="declining !== entry.id" @click="declining = entry.id">{{ t('practice.decline') }}</BigButton>
-          <form v-else class="flex flex-1 gap-2" @submit.prevent="decide.run({ entry: entry.id, confirm: false })">
+          <form v-else class="flex flex-1 gap-2" @submit.prevent="decline.run(entry.id)">
             <input
               v-model="reason"
               class="field"

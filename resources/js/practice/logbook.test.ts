@@ -52,7 +52,7 @@ describe('a logbook', () => {
     expect(page.emitted('taken')?.[0]?.[0]).toMatchObject({ id: 'e1', exercise: 'Two plates' });
   });
 
-  it('is confirmed with one press by whoever teaches; declined only with a reason', async () => {
+  it('is confirmed by whoever teaches, who is asked once; declined only with a reason', async () => {
     const page = await entries([entry()], 'instructor');
     serve('POST /api/practice/entries/e1/decision', entry({ state: 'confirmed' }));
     await page.findAll('button')[1]?.trigger('click');
@@ -66,7 +66,11 @@ describe('a logbook', () => {
     });
     await page.findAll('button')[0]?.trigger('click');
     await flushPromises();
-    expect(called('POST /api/practice/entries/e1/decision')[1]?.body).toEqual({ confirm: true, reason: null });
+    expect(called('POST /api/practice/entries/e1/decision')).toHaveLength(1);
+    document.querySelector<HTMLFormElement>('[role=dialog] form')?.requestSubmit();
+    await flushPromises();
+    expect(called('POST /api/practice/entries/e1/decision')[1]?.body).toEqual({ confirm: true });
+    page.unmount();
   });
 
   it('says so while it is empty', async () => {
