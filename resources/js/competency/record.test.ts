@@ -161,8 +161,10 @@ describe('who waits for whom', () => {
     const dialog = () => document.querySelector('[role=dialog]');
     const confirm = () => dialog()?.querySelector<HTMLButtonElement>('button[type=submit]');
     expect(confirm()?.disabled).toBe(true);
-    for (const value of ['e1', 'e3']) dialog()?.querySelector<HTMLInputElement>(`input[value=${value}]`)?.click();
-    await flushPromises();
+    for (const value of ['e1', 'e3']) {
+      dialog()?.querySelector<HTMLInputElement>(`input[value=${value}]`)?.click();
+      await flushPromises();
+    }
     expect(confirm()?.textContent).toContain('Confirm 2 entries');
     dialog()?.querySelector<HTMLFormElement>('form')?.requestSubmit();
     await flushPromises();
