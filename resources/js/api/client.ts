@@ -28,6 +28,9 @@ export class Refused extends Error {
 /** The server could not be reached at all; the same call may go through later. */
 export class Unreachable extends Error {}
 
+/** A call that writes was tried for a while and is not tried any more: the person sends it again, or does not. */
+export class GaveUp extends Unreachable {}
+
 /** So long a person's call may take. A machine's screen gives up sooner: no answer is no power. */
 const PATIENCE_MS = 15_000;
 export const GATE_PATIENCE_MS = 3_000;

@@ -4,7 +4,7 @@ import { flushPromises } from '@vue/test-utils';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { effectScope } from 'vue';
 import { Refused, speakFor } from './client';
-import { flush, openOutbox, send, stuck, throwAway, tryAgain, useOutbox } from './outbox';
+import { flush, nextTry, openOutbox, send, stuck, throwAway, tryAgain, useOutbox } from './outbox';
 
 const draft = (about: string, body: unknown = {}) => ({
   about,
@@ -44,6 +44,8 @@ describe('the outbox', () => {
     void send('c1', draft('a', { id: 'c1', minutes: 30 })).catch(() => undefined);
     await flushPromises();
     expect(stuck.value).toBe('unreachable');
+    // It says until when it waits.
+    expect((nextTry.value ?? 0) - Date.now()).toBeGreaterThan(10_000);
     // The page is loaded anew: only what is on the device is left.
     openOutbox();
     await flushPromises();
@@ -53,6 +55,7 @@ describe('the outbox', () => {
     expect(bodies.length).toBeGreaterThanOrEqual(2);
     expect(new Set(bodies.map((body) => JSON.stringify(body))).size).toBe(1);
     expect(kept()).toEqual([]);
+    expect(nextTry.value).toBeNull();
   });
 
   it('sends in the order in which things were done, one after the other', async () => {

@@ -37,6 +37,8 @@ const SLOW_DOWN_MS = 15_000;
 const state = reactive<{ commands: Command[] }>({ commands: [] });
 /** Why nothing goes out at the moment, if so. */
 export const stuck = ref<'unreachable' | 'signed_out' | 'another_person' | null>(null);
+/** When what waits is sent again by itself, in milliseconds since 1970; null where it waits for a person. */
+export const nextTry = ref<number | null>(null);
 const waiters = new Map<string, { done: (data: unknown) => void; failed: (cause: Error) => void }[]>();
 let sending: string | null = null;
 let again: ReturnType<typeof setTimeout> | undefined;
@@ -102,6 +104,7 @@ export async function flush(): Promise<void> {
   if (sending !== null) return;
   clearTimeout(again);
   stuck.value = null;
+  nextTry.value = null;
   for (;;) {
     const next = mine().find((command) => command.refused === null);
     if (!next) return;
@@ -141,7 +144,9 @@ function settle(command: Command, data: unknown) {
 function refuse(command: Command, cause: Error): boolean {
   if (cause instanceof Unreachable || (cause instanceof Refused && (cause.status >= 500 || cause.status === 429))) {
     stuck.value = 'unreachable';
-    again = setTimeout(() => void flush(), cause instanceof Refused ? SLOW_DOWN_MS : AGAIN_MS);
+    const wait = cause instanceof Refused ? SLOW_DOWN_MS : AGAIN_MS;
+    nextTry.value = Date.now() + wait;
+    again = setTimeout(() => void flush(), wait);
     return false;
   }
   if (!(cause instanceof Refused)) throw cause;
@@ -183,6 +188,7 @@ export function useOutbox() {
     about: (start: string) => commands.value.filter((command) => command.about.startsWith(start)),
     refused: computed(() => commands.value.filter((command) => command.refused !== null)),
     stuck,
+    nextTry,
   };
 }
 

@@ -1,12 +1,24 @@
 <script setup lang="ts">
 import { flush, throwAway, tryAgain, useOutbox } from '@/api/outbox';
+import { useNow } from '@vueuse/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 
 /** What is not with the server: on its way, or refused and kept. Nothing to say when all is saved. */
 const { t } = useI18n();
-const { commands, refused, stuck } = useOutbox();
+const { commands, refused, stuck, nextTry } = useOutbox();
 const waiting = computed(() => commands.value.filter((command) => command.refused === null));
+const NAMED = 3;
+/** What waits, by name: the first few, and how many more. */
+const names = computed(() => {
+  const said = waiting.value.slice(0, NAMED).map((command) => t(command.label.key, command.label.words ?? {}));
+  const more = waiting.value.length - said.length;
+  return [...said, ...(more > 0 ? [t('outbox.more', more)] : [])].join('; ');
+});
+const now = useNow({ interval: 1_000 });
+const inSeconds = computed(() =>
+  nextTry.value === null ? null : Math.max(1, Math.ceil((nextTry.value - now.value.getTime()) / 1_000)),
+);
 </script>
 
 <template>
@@ -19,6 +31,9 @@ const waiting = computed(() => commands.value.filter((command) => command.refuse
     <div class="mx-auto flex max-w-[1400px] flex-wrap items-center gap-x-5 gap-y-2">
       <p v-if="waiting.length > 0" class="flex-1 font-semibold">
         ○ {{ t('outbox.waiting', waiting.length) }} {{ stuck ? t(`outbox.stuck.${stuck}`) : '' }}
+        <span class="block text-sm font-normal text-quiet">
+          {{ names }}<template v-if="inSeconds !== null">. {{ t('outbox.next', { seconds: inSeconds }) }}</template>
+        </span>
         <button type="button" class="min-h-12 px-3 underline underline-offset-4" @click="flush()">
           {{ t('outbox.now') }}
         </button>

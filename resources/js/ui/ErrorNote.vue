@@ -1,12 +1,15 @@
 <script setup lang="ts">
-import { Unreachable } from '@/api/client';
+import { GaveUp, Unreachable } from '@/api/client';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 
 const props = defineProps<{ error: Error | null }>();
 const emit = defineEmits<{ retry: [] }>();
 const { t } = useI18n();
-const words = computed(() => (props.error instanceof Unreachable ? t('ui.unreachable') : (props.error?.message ?? '')));
+const words = computed(() => {
+  if (props.error instanceof GaveUp) return t('ui.gaveUp');
+  return props.error instanceof Unreachable ? t('ui.unreachable') : (props.error?.message ?? '');
+});
 </script>
 
 <template>

@@ -1,4 +1,4 @@
-import { Refused } from '@/api/client';
+import { GaveUp, Refused, Unreachable } from '@/api/client';
 import { useMutation, useQueryClient } from '@tanstack/vue-query';
 import { computed } from 'vue';
 
@@ -21,5 +21,14 @@ export function useAction<Input, Output>(
   const fieldErrors = computed<Record<string, string[]>>(() =>
     error.value instanceof Refused ? error.value.errors : {},
   );
-  return { run: mutate, runAsync: mutateAsync, busy: isPending, error, fieldErrors, reset, failures: failureCount };
+  const told = computed(() => (error.value instanceof Unreachable ? new GaveUp('gave up') : error.value));
+  return {
+    run: mutate,
+    runAsync: mutateAsync,
+    busy: isPending,
+    error: told,
+    fieldErrors,
+    reset,
+    failures: failureCount,
+  };
 }
