@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { usePageTitle } from './ui/usePageTitle';
+import NotYours from './people/NotYours.vue';
 import ShopFrame from './people/ShopFrame.vue';
 import SignInAgain from './people/SignInAgain.vue';
 import { useMe } from './people/useMe';
+import { mayOpen } from './roles';
 import { sessionLost, watchSession } from './people/useSession';
 
 watchSession();
-const { me } = useMe();
+const { me, person } = useMe();
 usePageTitle(computed(() => me.value?.shop.name));
 </script>
 
@@ -15,7 +17,8 @@ usePageTitle(computed(() => me.value?.shop.name));
   <RouterView v-slot="{ Component, route }">
     <component :is="Component" v-if="route.meta.bare" :key="route.path" />
     <ShopFrame v-else>
-      <component :is="Component" :key="route.path" />
+      <NotYours v-if="person && !mayOpen(route.meta, person.role)" :roles="route.meta.roles ?? []" />
+      <component :is="Component" v-else :key="route.path" />
     </ShopFrame>
     <SignInAgain v-if="sessionLost && !route.meta.bare" />
   </RouterView>

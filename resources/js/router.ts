@@ -1,15 +1,21 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import { queryClient } from './api/queries';
-import { meQuery } from './people/useMe';
+import { meQuery, type Role } from './people/useMe';
 
 declare module 'vue-router' {
   interface RouteMeta {
     /** Reachable without signing in. */
     guest?: boolean;
+    /** For these roles alone; for everybody where none is named. */
+    roles?: readonly Role[];
     /** Without the shop's frame round it. */
     bare?: boolean;
   }
 }
+
+const TEACH: readonly Role[] = ['instructor', 'lead'];
+const LEAD: readonly Role[] = ['lead'];
+const LEARN: readonly Role[] = ['learner'];
 
 export const router = createRouter({
   history: createWebHistory(),
@@ -47,13 +53,14 @@ export const router = createRouter({
       meta: { guest: true, bare: true },
     },
     { path: '/account', name: 'account', component: () => import('./people/AccountPage.vue') },
-    { path: '/today', name: 'today', component: () => import('./competency/TodayPage.vue') },
-    { path: '/path', name: 'path', component: () => import('./competency/OwnPathPage.vue') },
+    { path: '/today', name: 'today', component: () => import('./competency/TodayPage.vue'), meta: { roles: TEACH } },
+    { path: '/path', name: 'path', component: () => import('./competency/OwnPathPage.vue'), meta: { roles: LEARN } },
     {
       path: '/learners/:id(\\d+)',
       name: 'learner',
       component: () => import('./competency/LearnerPage.vue'),
       props: true,
+      meta: { roles: ['instructor', 'lead', 'auditor'] },
     },
     {
       path: '/learners/:id(\\d+)/sign-off/:permit',
@@ -64,7 +71,12 @@ export const router = createRouter({
     { path: '/lessons/:code', name: 'lesson', component: () => import('./learning/LessonPage.vue'), props: true },
     { path: '/checks/:code', name: 'check', component: () => import('./learning/CheckPage.vue'), props: true },
     { path: '/papers/:id', name: 'paper', component: () => import('./learning/PaperPage.vue'), props: true },
-    { path: '/logbook', name: 'logbook', component: () => import('./practice/LogbookPage.vue') },
+    {
+      path: '/logbook',
+      name: 'logbook',
+      component: () => import('./practice/LogbookPage.vue'),
+      meta: { roles: LEARN },
+    },
     { path: '/sheets/:id', name: 'sheet', component: () => import('./assessment/SheetPage.vue'), props: true },
     { path: '/planner', name: 'planner', component: () => import('./planning/PlansPage.vue') },
     {
@@ -84,20 +96,56 @@ export const router = createRouter({
     { path: '/workshop/cribs', name: 'cribs', component: () => import('./workshop/CribsPage.vue') },
     { path: '/workshop/materials', name: 'materials', component: () => import('./workshop/MaterialsPage.vue') },
     { path: '/workshop/policy', name: 'policy', component: () => import('./workshop/PolicyPage.vue') },
-    { path: '/workshop/devices', name: 'devices', component: () => import('./gate/DevicesPage.vue') },
-    { path: '/records', name: 'changes', component: () => import('./records/ChangesPage.vue') },
-    { path: '/records/people', name: 'people', component: () => import('./people/PeoplePage.vue') },
-    { path: '/records/people/list', name: 'class-list', component: () => import('./people/ClassListPage.vue') },
-    { path: '/workshop/shop', name: 'shop', component: () => import('./workshop/ShopPage.vue') },
-    { path: '/workshop/content', name: 'content', component: () => import('./content/ContentPage.vue') },
-    { path: '/workshop/permits', name: 'permits', component: () => import('./competency/PermitsPage.vue') },
+    {
+      path: '/workshop/devices',
+      name: 'devices',
+      component: () => import('./gate/DevicesPage.vue'),
+      meta: { roles: TEACH },
+    },
+    {
+      path: '/records',
+      name: 'changes',
+      component: () => import('./records/ChangesPage.vue'),
+      meta: { roles: ['lead', 'auditor'] },
+    },
+    {
+      path: '/records/people',
+      name: 'people',
+      component: () => import('./people/PeoplePage.vue'),
+      meta: { roles: LEAD },
+    },
+    {
+      path: '/records/people/list',
+      name: 'class-list',
+      component: () => import('./people/ClassListPage.vue'),
+      meta: { roles: LEAD },
+    },
+    { path: '/workshop/shop', name: 'shop', component: () => import('./workshop/ShopPage.vue'), meta: { roles: LEAD } },
+    {
+      path: '/workshop/content',
+      name: 'content',
+      component: () => import('./content/ContentPage.vue'),
+      meta: { roles: LEAD },
+    },
+    {
+      path: '/workshop/permits',
+      name: 'permits',
+      component: () => import('./competency/PermitsPage.vue'),
+      meta: { roles: TEACH },
+    },
     {
       path: '/workshop/permits/:code',
       name: 'permit',
       component: () => import('./competency/PermitPage.vue'),
       props: true,
+      meta: { roles: TEACH },
     },
-    { path: '/workshop/file', name: 'workshop-file', component: () => import('./workshop/WorkshopFilePage.vue') },
+    {
+      path: '/workshop/file',
+      name: 'workshop-file',
+      component: () => import('./workshop/WorkshopFilePage.vue'),
+      meta: { roles: TEACH },
+    },
     {
       path: '/gate/:machine',
       name: 'gate-screen',

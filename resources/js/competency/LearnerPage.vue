@@ -30,7 +30,7 @@ const own = computed(() => String(person.value?.id) === props.id);
     <h1>{{ own ? t('record.own') : data.learner.name }}</h1>
     <div class="flex items-center gap-4">
       <p class="text-quiet">{{ data.learner.cohort }}</p>
-      <button type="button" class="min-h-9 px-2 underline underline-offset-4 print:hidden" @click="print">
+      <button type="button" class="min-h-12 px-2 underline underline-offset-4 print:hidden" @click="print">
         {{ t('record.print') }}
       </button>
     </div>

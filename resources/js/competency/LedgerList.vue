@@ -64,7 +64,7 @@ function words(line: Schemas['LedgerLine']): string {
               <button
                 v-else-if="mayCorrect"
                 type="button"
-                class="ml-2 min-h-9 px-2 underline underline-offset-4 print:hidden"
+                class="ml-2 min-h-12 px-2 underline underline-offset-4 print:hidden"
                 @click="correcting = line"
               >
                 {{ t('ledger.correct') }}

@@ -81,7 +81,7 @@ const cohorts = computed(() =>
     <AlertList class="mt-3" />
     <SetUpPanel v-if="leads && me?.demo === false" class="mt-4" />
 
-    <div class="mt-5 grid items-start gap-6 lg:grid-cols-[minmax(340px,2fr)_5fr]">
+    <div class="mt-5 grid grid-cols-[minmax(0,1fr)] items-start gap-6 lg:grid-cols-[minmax(340px,2fr)_5fr]">
       <div class="space-y-6">
         <WaitingList :items="data.waiting" />
         <section>

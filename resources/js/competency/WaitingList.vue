@@ -68,13 +68,17 @@ const { ago } = useAgo();
       <li
         v-for="item in items"
         :key="`${item.kind}-${item.id}-${item.learner.id}`"
-        class="border-t border-hairline p-3 first:border-t-0"
+        class="border-t border-hairline p-3 break-words first:border-t-0"
       >
         <p class="text-sm text-quiet">
           {{ t(`waiting.${item.kind}.who`) }}<template v-if="item.since">, {{ ago(item.since) }}</template>
         </p>
         <p class="font-semibold">
-          <RouterLink :to="{ name: 'learner', params: { id: item.learner.id } }">{{ item.learner.name }}</RouterLink>
+          <RouterLink
+            :to="{ name: 'learner', params: { id: item.learner.id } }"
+            class="inline-flex min-h-12 items-center"
+            >{{ item.learner.name }}</RouterLink
+          >
         </p>
         <p>{{ item.what }}</p>
         <p v-if="item.detail" class="text-sm text-quiet">

@@ -111,16 +111,26 @@ describe('today', () => {
   });
 
   it('says that the shop cannot be reached, and tries again when asked', async () => {
-    serve('GET /api/competency/today', new Refusal(403, 'This is for whoever teaches.'));
+    serve('GET /api/competency/today', new Refusal(500, 'Something broke.'));
     queryClient.clear();
     signedIn('learner');
     const mounted = mountIn(TodayPage, {});
     await flushPromises();
-    expect(mounted.find('[role=alert]').text()).toContain('This is for whoever teaches.');
+    expect(mounted.find('[role=alert]').text()).toContain('Something broke.');
     serve('GET /api/competency/today', today());
     await mounted.find('[role=alert] button').trigger('click');
     await flushPromises();
     expect(names(mounted)).toHaveLength(4);
+  });
+
+  it('does not offer to ask again for what is somebody else’s', async () => {
+    serve('GET /api/competency/today', new Refusal(403, 'This is not yours to see.'));
+    queryClient.clear();
+    signedIn('learner');
+    const mounted = mountIn(TodayPage, {});
+    await flushPromises();
+    expect(mounted.find('[role=alert]').text()).toContain('This is not yours to see.');
+    expect(mounted.find('[role=alert] button').exists()).toBe(false);
   });
 });
 

@@ -118,7 +118,10 @@ function print() {
         class="mt-3 border-2 border-alone p-3 font-semibold text-alone"
         role="status"
       >
-        ✓ {{ t('lesson.completed') }} <RouterLink :to="{ name: 'path' }">{{ t('lesson.toPath') }}</RouterLink>
+        ✓ {{ t('lesson.completed') }}
+        <RouterLink :to="{ name: 'path' }" class="inline-flex min-h-12 items-center">{{
+          t('lesson.toPath')
+        }}</RouterLink>
       </p>
       <details class="mt-3">
         <summary class="flex min-h-12 cursor-pointer items-center font-semibold">

@@ -22,11 +22,13 @@ const props = defineProps<{
 const emit = defineEmits<{ answer: [value: string | null] }>();
 const { t } = useI18n();
 const { units } = useUnits();
-const typed = ref(
+/** The reading that was judged last, as it was typed. */
+const judged = computed(() =>
   props.step.answer?.value && props.step.reading
     ? withUnit(props.step.answer.value, props.step.answer.units ?? units.value)
     : '',
 );
+const typed = ref(judged.value);
 const unit = computed(() =>
   props.step.reading?.kind === 'hole_diameter' ? units.value : (props.machine?.depth_scale?.unit ?? units.value),
 );
@@ -86,7 +88,7 @@ const verdict = computed(() => props.step.answer?.verdict ?? null);
           </div>
         </FormField>
         <p
-          v-if="verdict"
+          v-if="verdict && typed.trim() === judged.trim()"
           class="mt-2 text-lg font-semibold"
           role="status"
           :class="verdict === 'in' ? 'text-alone' : verdict === 'doubtful' ? 'text-supervised' : 'text-no'"

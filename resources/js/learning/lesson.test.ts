@@ -115,6 +115,18 @@ describe('a step of a lesson', () => {
     expect((text.find('input').element as HTMLInputElement).value).toBe('9.1 mm');
   });
 
+  it('says nothing of a reading that was typed over', async () => {
+    const text = show({
+      reading: { name: 'hole', kind: 'hole_diameter', ask: 'How wide is it?' },
+      done: true,
+      answer: said({ value: '9.1', verdict: 'in', value_mm: 9.1 }),
+    });
+    await text.find('input').setValue('about nine');
+    expect(text.find('[role=status]').exists()).toBe(false);
+    await text.find('input').setValue('9.1 mm');
+    expect(text.find('[role=status]').text().startsWith('✓')).toBe(true);
+  });
+
   it('waits for the look that only whoever teaches can give', async () => {
     const hold = show({ hold: 'Clamped against turning and lifting.' });
     await hold.find('button').trigger('click');

@@ -67,7 +67,7 @@ const signOut = useAction(
     }}</a>
     <header class="print:hidden">
       <div class="mx-auto flex max-w-[1400px] flex-wrap items-center gap-x-5 gap-y-1 px-5 pt-2">
-        <RouterLink :to="{ name: 'home' }" class="flex items-center gap-2 text-ink no-underline">
+        <RouterLink :to="{ name: 'home' }" class="flex min-h-12 items-center gap-2 text-ink no-underline">
           <img :src="'/icon.svg'" alt="" width="28" height="28" />
           <span class="text-lg font-bold" style="font-stretch: 80%">Mill Step</span>
         </RouterLink>

@@ -1,5 +1,7 @@
 <script setup lang="ts">
+import type { Schemas } from '@/api/client';
 import { queryClient } from '@/api/queries';
+import { mayOpen } from '@/roles';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import FormField from '@/ui/FormField.vue';
@@ -18,9 +20,10 @@ const router = useRouter();
 const { email, password, shared, code, asked, enter, giveCode, back } = useSignIn(async () => {
   await queryClient.fetchQuery({ ...meQuery, staleTime: 0 });
   const next = route.query.next;
-  await router.push(
-    typeof next === 'string' && next.startsWith('/') && !next.startsWith('//') ? next : { name: 'home' },
-  );
+  const own = typeof next === 'string' && next.startsWith('/') && !next.startsWith('//') ? next : null;
+  // Where somebody else was on this device is no place to send this person to.
+  const role = queryClient.getQueryData<Schemas['Me']>(meQuery.queryKey)?.person?.role;
+  await router.push(own && role && mayOpen(router.resolve(own).meta, role) ? own : { name: 'home' });
 });
 </script>
 

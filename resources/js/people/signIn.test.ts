@@ -7,7 +7,7 @@ import SignInPage from './SignInPage.vue';
 const { push, route } = vi.hoisted(() => ({ push: vi.fn(), route: { query: {} as Record<string, string> } }));
 vi.mock('vue-router', async (original) => ({
   ...(await original<object>()),
-  useRouter: () => ({ push }),
+  useRouter: () => ({ push, resolve: (to: string) => ({ meta: to === '/today' ? { roles: ['instructor'] } : {} }) }),
   useRoute: () => route,
 }));
 
@@ -35,6 +35,12 @@ describe('signing in', () => {
     route.query = { next: '/planner/hole' };
     await signIn();
     expect(push).toHaveBeenLastCalledWith('/planner/hole');
+  });
+
+  it('goes home where the page before was another role’s', async () => {
+    route.query = { next: '/today' };
+    await signIn();
+    expect(push).toHaveBeenLastCalledWith({ name: 'home' });
   });
 
   it.each(['//elsewhere.example/', 'https://elsewhere.example'])(

@@ -3,6 +3,8 @@ import { queryClient } from '@/api/queries';
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 
+export type Role = 'learner' | 'instructor' | 'lead' | 'auditor';
+
 export const meQuery = {
   queryKey: ['me'],
   queryFn: () => must(api.GET('/api/people/me')),

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
-import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue';
+import { Popover, PopoverButton } from '@headlessui/vue';
 import { useI18n } from 'vue-i18n';
-import FigureWorking from './FigureWorking.vue';
+import WorkingPanel from './WorkingPanel.vue';
 import { useFigure } from './useFigure';
 
 /** A computed number in a sentence. Pressed, it opens its working. */
@@ -14,16 +14,13 @@ const { shown } = useFigure(() => props.figure);
 <template>
   <Popover v-if="figure" as="span" class="relative inline-block">
     <PopoverButton
-      class="border-b-2 border-dotted border-blue leading-tight text-blue print:border-0 print:font-semibold print:text-ink"
+      data-prints
+      class="relative border-b-2 border-dotted border-blue leading-tight text-blue after:absolute after:-inset-x-1 after:-inset-y-3.5 print:border-0 print:font-semibold print:text-ink"
       :class="{ reading: figure.unit !== null, 'text-[1.75rem]': big && figure.unit !== null }"
       :title="t('figure.where')"
       >{{ shown }}</PopoverButton
     >
-    <PopoverPanel
-      class="absolute left-0 z-10 mt-1 w-[min(22rem,80vw)] border border-ink bg-sheet p-4 text-base max-sm:fixed max-sm:inset-x-2 max-sm:top-auto max-sm:bottom-2 max-sm:w-auto leading-snug text-ink print:hidden"
-    >
-      <FigureWorking :figure="figure" />
-    </PopoverPanel>
+    <WorkingPanel :figure="figure" />
   </Popover>
   <span v-else class="reading text-quiet">[{{ t('figure.notYet') }}]</span>
 </template>

@@ -96,15 +96,16 @@ const comparable = computed(
       <tbody>
         <tr v-for="plan in shown" :key="plan.id" class="border-t border-hairline">
           <td class="p-2">
-            <input
-              v-if="plan.kind !== 'layout'"
-              v-model="chosen"
-              type="checkbox"
-              class="size-5"
-              :value="plan.id"
-              :disabled="chosen.length >= 2 && !chosen.includes(plan.id)"
-              :aria-label="t('planning.chooseToCompare', { name: plan.name })"
-            />
+            <label v-if="plan.kind !== 'layout'" class="flex size-12 items-center justify-center">
+              <input
+                v-model="chosen"
+                type="checkbox"
+                class="size-6"
+                :value="plan.id"
+                :disabled="chosen.length >= 2 && !chosen.includes(plan.id)"
+                :aria-label="t('planning.chooseToCompare', { name: plan.name })"
+              />
+            </label>
           </td>
           <th class="p-2" scope="row">
             <RouterLink class="inline-flex min-h-12 items-center" :to="{ name: 'plan', params: { id: plan.id } }">{{

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
-import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue';
+import { Popover, PopoverButton } from '@headlessui/vue';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import FigureWorking from './FigureWorking.vue';
+import WorkingPanel from './WorkingPanel.vue';
 
 /** One number of an operation, big; pressed, it opens its working. */
 const props = defineProps<{ label: string; value: string; note?: string; figure: Schemas['Figure'] | undefined }>();
@@ -16,18 +16,14 @@ const name = computed(() => `${props.label} ${props.value}`);
     <p class="label">{{ label }}</p>
     <PopoverButton
       v-if="figure"
-      class="reading min-h-9 border-b-2 border-dotted border-blue text-[1.75rem] leading-none text-blue"
+      data-prints
+      class="reading relative min-h-9 border-b-2 border-dotted border-blue text-[1.75rem] leading-none text-blue after:absolute after:-inset-x-1 after:-inset-y-1.5"
       :title="t('figure.where')"
       :aria-label="name"
       >{{ value }}</PopoverButton
     >
     <p v-else class="reading text-[1.75rem] leading-9">{{ value }}</p>
     <p v-if="note" class="text-sm text-quiet">{{ note }}</p>
-    <PopoverPanel
-      v-if="figure"
-      class="absolute left-0 z-20 mt-1 w-[min(22rem,80vw)] border border-ink bg-sheet p-4 text-base leading-snug text-ink max-sm:fixed max-sm:inset-x-2 max-sm:bottom-2 max-sm:w-auto"
-    >
-      <FigureWorking :figure="figure" />
-    </PopoverPanel>
+    <WorkingPanel v-if="figure" :figure="figure" />
   </Popover>
 </template>

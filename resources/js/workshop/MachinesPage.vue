@@ -64,7 +64,7 @@ const serving = ref<Schemas['Machine'] | null>(null);
           </div>
         </div>
         <details v-if="machine.services.length > 0" class="mt-2">
-          <summary class="inline-flex min-h-10 cursor-pointer items-center text-sm">
+          <summary class="inline-flex min-h-12 cursor-pointer items-center text-sm">
             ▸ {{ t('workshop.history', machine.services.length) }}
           </summary>
           <ol class="ml-4 text-sm">

@@ -42,7 +42,10 @@ const save = useAction(() =>
       :options="LANGUAGES.map((value) => ({ value, label: t(`content.language.${value}`) }))"
     />
     <p class="text-quiet">
-      {{ t('shop.rest') }} <RouterLink :to="{ name: 'policy' }">{{ t('workshop.tabs.policy') }}</RouterLink>
+      {{ t('shop.rest') }}
+      <RouterLink :to="{ name: 'policy' }" class="inline-flex min-h-12 items-center">{{
+        t('workshop.tabs.policy')
+      }}</RouterLink>
     </p>
     <ErrorNote v-if="!save.fieldErrors.value.name" :error="save.error.value" @retry="save.run(undefined)" />
     <BigButton type="submit" tone="main" :busy="save.busy.value">{{ t('ui.save') }}</BigButton>
