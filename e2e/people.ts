@@ -101,3 +101,12 @@ export async function sayWhat(screen: Page, companion: string, stuff: string, jo
   await screen.getByRole('button', { name: stuff }).click();
   await screen.getByRole('button', { name: job }).click();
 }
+
+/** The learner whose name begins so, as whoever teaches sees them. */
+export async function learnerId(page: Page, name: string): Promise<number> {
+  const { body } = await call(page, 'GET', '/api/competency/today');
+  const learners = (body as { cohorts: { learners: { id: number; name: string }[] }[] }).cohorts.flatMap(
+    (cohort) => cohort.learners,
+  );
+  return learners.find((learner) => learner.name.startsWith(name))?.id ?? 0;
+}

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { call, holdBadge, keepOpen, machineScreen, person, PASSWORD, PIN, putAway } from './people';
+import { call, holdBadge, keepOpen, learnerId, machineScreen, PASSWORD, person, PIN, putAway } from './people';
 
 /**
  * Nothing recorded is lost or put to the wrong name, and nothing opens that should not: with cookies gone, two people in one
@@ -10,14 +10,6 @@ const PERMIT = 'drill-through-10';
 test.afterEach(putAway);
 
 test.beforeAll(({ browser }) => keepOpen(browser));
-
-async function learnerId(page: Page, name: string): Promise<number> {
-  const { body } = await call(page, 'GET', '/api/competency/today');
-  const learners = (body as { cohorts: { learners: { id: number; name: string }[] }[] }).cohorts.flatMap(
-    (cohort) => cohort.learners,
-  );
-  return learners.find((learner) => learner.name.startsWith(name))?.id ?? 0;
-}
 
 async function openSheet(page: Page, learner: string): Promise<string> {
   const { body } = await call(page, 'POST', '/api/assessment/attempts', {

@@ -107,7 +107,7 @@ const canSign = computed(() => standing.value.stage >= 4);
           <RouterLink
             v-if="check.last_attempt"
             :to="{ name: 'paper', params: { id: check.last_attempt } }"
-            class="py-3 print:hidden"
+            class="inline-flex min-h-12 items-center print:hidden"
             >{{ t('record.seePaper') }}</RouterLink
           >
           <RouterLink
@@ -156,7 +156,7 @@ const canSign = computed(() => standing.value.stage >= 4);
           <RouterLink
             v-if="sheet.last_attempt"
             :to="{ name: 'sheet', params: { id: sheet.last_attempt } }"
-            class="py-3 print:hidden"
+            class="inline-flex min-h-12 items-center print:hidden"
             >{{ t('record.seeSheet') }}</RouterLink
           >
           <BigButton v-if="!own" class="print:hidden" :busy="openSheet.busy.value" @click="openSheet.run(sheet.code)">{{

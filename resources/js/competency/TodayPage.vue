@@ -148,7 +148,7 @@ const cohorts = computed(() =>
             <span class="font-normal text-quiet">({{ t('today.learners', cohort.learners.length) }})</span>
           </h3>
           <p v-if="cohort.learners.length === 0" class="mt-1 text-quiet">{{ t('today.noMatch') }}</p>
-          <ul class="sheet mt-2 grid sm:grid-cols-2">
+          <ul class="sheet mt-2 grid grid-cols-1 sm:grid-cols-2">
             <li
               v-for="learner in cohort.learners"
               :key="learner.id"

@@ -95,7 +95,7 @@ const comparable = computed(
       </thead>
       <tbody>
         <tr v-for="plan in shown" :key="plan.id" class="border-t border-hairline">
-          <td class="p-2">
+          <td class="p-2 max-md:px-1">
             <label v-if="plan.kind !== 'layout'" class="flex size-12 items-center justify-center">
               <input
                 v-model="chosen"
@@ -107,12 +107,12 @@ const comparable = computed(
               />
             </label>
           </td>
-          <th class="p-2" scope="row">
+          <th class="p-2 max-md:px-1" scope="row">
             <RouterLink class="inline-flex min-h-12 items-center" :to="{ name: 'plan', params: { id: plan.id } }">{{
               plan.name
             }}</RouterLink>
           </th>
-          <td class="p-2">
+          <td class="p-2 max-md:px-1">
             <span
               :class="plan.ready ? 'text-alone' : 'text-no'"
               :title="t(plan.ready ? 'planning.ready' : 'planning.missing')"
@@ -120,12 +120,12 @@ const comparable = computed(
             >
             {{ say(plan.what) }}
           </td>
-          <td class="p-2">{{ plan.machine ?? t('planning.tabs.layout') }}</td>
+          <td class="p-2 max-md:px-1">{{ plan.machine ?? t('planning.tabs.layout') }}</td>
           <td class="p-2 max-md:hidden">{{ plan.part ?? '—' }}</td>
           <td class="p-2 text-sm text-quiet max-md:hidden">
             {{ d(plan.saved_at, { dateStyle: 'medium' }) }}, {{ plan.owner }}
           </td>
-          <td class="p-2 text-right">
+          <td class="p-2 text-right max-md:px-0">
             <LinkButton v-if="plan.yours" :label="t('ui.removeNamed', { name: plan.name })" @click="remove(plan)">{{
               t('ui.remove')
             }}</LinkButton>
