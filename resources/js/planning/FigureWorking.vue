@@ -10,7 +10,7 @@ import { useFigure } from './useFigure';
 const props = defineProps<{ figure: Schemas['Figure'] }>();
 const { t, te } = useI18n();
 const { say } = useSay();
-const { length, number, surfaceSpeed } = useUnits();
+const { units, length, number, surfaceSpeed } = useUnits();
 const { shown } = useFigure(() => props.figure);
 const rule = computed(() =>
   te(`figure.rule.${props.figure.rule}`) ? t(`figure.rule.${props.figure.rule}`) : props.figure.rule,
@@ -35,10 +35,13 @@ const terms = computed(() =>
   }),
 );
 
+/** A formula is worked in millimetres and metres a minute: who reads in inches gets what goes into it, and what that is. */
 function written(value: number, unit: string): string {
-  if (unit === 'mm') return length(value, 2);
-  if (unit === 'mm_rev') return t('planning.aTurn', { length: length(value, 3) });
-  if (unit === 'm_min') return surfaceSpeed(value);
+  const inBoth = (say: (units: 'mm' | 'in') => string) =>
+    units.value === 'in' && props.figure.formula ? `${say('mm')} = ${say('in')}` : say(units.value);
+  if (unit === 'mm') return inBoth((units) => length(value, 2, units));
+  if (unit === 'mm_rev') return t('planning.aTurn', { length: inBoth((units) => length(value, 3, units)) });
+  if (unit === 'm_min') return inBoth((units) => surfaceSpeed(value, units));
   return `${number(value, 2)}${UNITS[unit] ?? ''}`;
 }
 </script>

@@ -118,11 +118,22 @@ describe('the figures of an operation', () => {
 
 describe('a figure, pressed', () => {
   it('is a button that names its value, and opens its working', async () => {
-    const chip = mountIn(StepFigure, { label: 'Spindle speed', value: '500 rpm', figure: figure() });
+    const chip = mountIn(
+      StepFigure,
+      { label: 'Spindle speed', value: '500 rpm', figure: figure() },
+      { attachTo: document.body },
+    );
     expect(chip.find('button').attributes('aria-label')).toBe('Spindle speed 500 rpm');
     expect(chip.text()).not.toContain('surface speed');
     await chip.find('button').trigger('click');
     expect(chip.text()).toContain('By surface speed, rounded down to a speed that this machine has.');
+    // The focus has somewhere to go in it, and nothing that is hidden from a screen reader can take it.
+    const hidden =
+      '[aria-hidden=true][tabindex]:not([tabindex="-1"]), [aria-hidden=true] button, button[aria-hidden=true]';
+    expect(document.querySelectorAll(hidden)).toHaveLength(0);
+    await chip.find('[aria-label="Close the working"]').trigger('click');
+    expect(chip.text()).not.toContain('By surface speed, rounded');
+    chip.unmount();
   });
 
   it('without a working is no button', () => {
@@ -160,10 +171,12 @@ describe('the working of a figure', () => {
   it('shows lengths in the reader’s units', () => {
     signedIn('learner', 'in');
     const text = mountIn(FigureWorking, {
-      figure: figure({ unit: 'mm', value: 25.4, terms: { d_mm: 12.7 }, teaching_value: false }),
+      figure: figure({ unit: 'mm', value: 25.4, terms: { d_mm: 12.7, v_m_min: 18 }, teaching_value: false }),
     }).text();
     expect(text).toContain('1.000 in');
-    expect(text).toContain('d0.500 in');
+    // The formula is worked in millimetres and m/min: what goes into it is said, and what that is in inches.
+    expect(text).toContain('d12.7 mm = 0.500 in');
+    expect(text).toContain('v18 m/min = 59 ft/min');
     expect(text.toLowerCase()).not.toContain('teaching value');
   });
 

@@ -129,6 +129,6 @@ const named = (material: Schemas['Material']) => capital(say(material.word));
     </div>
     <p class="mt-2 text-sm text-quiet">{{ t('workshop.teaching') }}</p>
   </PageState>
-  <BarsPanel v-if="teaches" class="mt-8" />
+  <BarsPanel v-if="teaches && materials.data.value" class="mt-8" />
   <MaterialDialog v-if="editing" :material="editing === 'new' ? null : editing" @close="editing = null" />
 </template>
