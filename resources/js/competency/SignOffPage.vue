@@ -124,7 +124,7 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
               until: d(data.signed_off.valid_until, { dateStyle: 'medium' }),
             })
           }}
-          {{ t('scope.covers') }}: <strong>{{ scopeWords(data.signed_off.scope) }}</strong>
+          · {{ t('scope.covers') }}: <strong>{{ scopeWords(data.signed_off.scope) }}</strong>
         </p>
         <p class="mt-3 font-semibold" :class="data.acknowledged ? 'text-alone' : 'text-supervised'">
           {{ data.acknowledged ? `✓ ${t('sign.acknowledged')}` : `○ ${t('sign.notAcknowledged')}` }}
@@ -138,7 +138,7 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
         </template>
       </section>
 
-      <form v-if="teaches && !own" class="sheet mt-5 space-y-5 p-5" @submit.prevent="sign.run(undefined)">
+      <form v-if="teaches && !own" class="sheet mt-5 space-y-5 p-5 print:hidden" @submit.prevent="sign.run(undefined)">
         <h2>{{ t('sign.scope') }}</h2>
         <ul v-if="data.reasons.length > 0" class="border-2 border-supervised p-3" role="status" data-testid="not-yet">
           <li v-for="reason in data.reasons" :key="reason" class="font-semibold">

@@ -36,7 +36,9 @@ const when = (at: string | null) =>
   <PageState v-slot="{ data }" :data="devices.data.value" :error="devices.error.value" @retry="devices.refetch()">
     <p v-if="data.length === 0" class="sheet mt-4 p-6">
       {{ t('gate.device.none') }}
-      <RouterLink :to="{ name: 'workshop' }" class="inline-flex min-h-12 items-center underline">{{ t('workshop.tabs.machines') }}</RouterLink>
+      <RouterLink :to="{ name: 'workshop' }" class="inline-flex min-h-12 items-center underline">{{
+        t('workshop.tabs.machines')
+      }}</RouterLink>
     </p>
     <ul v-else class="sheet mt-4">
       <li

@@ -48,6 +48,11 @@ const ended = computed(() => {
   return turn && ['revoked', 'idle'].includes(turn.because) && ago(turn.at) < ENDED_SHOWN_MS ? turn : null;
 });
 
+/** No permit covers this machine: no badge could ever get it power, so none is asked for. */
+const closed = computed(
+  () => state.value?.machine.permits.length === 0 && state.value.running === null && !unreachable.value,
+);
+
 /** What the gate wants to know before it gives power, from the last badge. */
 const put = ref('');
 const asked = computed(() =>
@@ -140,6 +145,10 @@ watch(
         <p class="mt-3 text-3xl">{{ t('gate.ask.companionNext') }}</p>
         <BigButton class="mt-6" @click="put = asked.id">{{ t('gate.ask.cancel') }}</BigButton>
       </section>
+      <section v-else-if="closed" class="m-auto max-w-4xl px-8 text-center" data-testid="no-permit">
+        <p class="text-6xl font-bold text-no">■ {{ t('gate.word.no') }}</p>
+        <p class="mt-4 text-3xl">{{ t('gate.noPermit') }}</p>
+      </section>
       <GateAnswer
         v-else
         class="flex-1"
@@ -159,8 +168,8 @@ watch(
         <BigButton v-if="idleSoon" tone="main" @click="choose('start')">{{ t('gate.stillHere') }}</BigButton>
         <BigButton @click="choose('hand_over')">{{ t('gate.handOver') }}</BigButton>
       </div>
-      <BadgeTray v-if="me?.demo" :token="token" :busy="reads.busy.value" @badge="badge" />
-      <BadgeField v-else-if="me" :busy="reads.busy.value" @badge="badge" />
+      <BadgeTray v-if="me?.demo && !closed" :token="token" :busy="reads.busy.value" @badge="badge" />
+      <BadgeField v-else-if="me && !closed" :busy="reads.busy.value" @badge="badge" />
       <p class="px-8 py-2 text-quiet">{{ t('ui.precedence') }}</p>
     </template>
   </main>

@@ -2,7 +2,7 @@ import { queryClient } from '@/api/queries';
 import type { Schemas } from '@/api/client';
 import { mountIn, signedIn } from '@/test/mountIn';
 import { called, Refusal, serve, type Call } from '@/test/server';
-import { gateRead, gateScreen, running } from '@/test/shapes';
+import { gateRead, gateScreen, machine, running } from '@/test/shapes';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { VueWrapper } from '@vue/test-utils';
 import GateScreenPage from './GateScreenPage.vue';
@@ -52,7 +52,7 @@ describe("the machine's screen", () => {
     await open(false);
     expect(page.find('[data-testid=gate-word]').exists()).toBe(false);
     expect(page.text()).toContain('signs you out');
-    await page.find('button').trigger('click');
+    await button('Pair this screen')?.trigger('click');
     await vi.advanceTimersByTimeAsync(50);
     expect(called('POST /api/gate/machines/bench/devices')[0]?.body).toMatchObject({ here: true });
     expect(localStorage.getItem('millstep.gate.bench')).toBe('7|fresh');
@@ -65,6 +65,32 @@ describe("the machine's screen", () => {
     await open(false);
     expect(page.find('button').exists()).toBe(false);
     expect(page.find('a').exists()).toBe(true);
+  });
+
+  it('offers no pairing for a machine that is not there, and says it of one that no permit covers', async () => {
+    serve('GET /api/workshop/machines', [machine({ slug: 'table', name: 'Marking-out table', permits: [] })]);
+    await open(false);
+    expect(page.find('button').exists()).toBe(false);
+    expect(page.find('[role=alert]').text()).toContain('bench');
+    page.unmount();
+    serve('GET /api/workshop/machines', [machine({ slug: 'bench', name: 'Bench drill', permits: [] })]);
+    queryClient.clear();
+    signedIn('instructor');
+    await open(false);
+    expect(page.text()).toContain('Bench drill');
+    expect(page.text()).toContain('No permit covers this machine');
+  });
+
+  it('asks for no badge where no permit could ever allow one', async () => {
+    serve('GET /api/gate/screen', live({ machine: { ...gateScreen({}).machine, permits: [] } }));
+    await open();
+    expect(page.find('[data-testid=no-permit]').exists()).toBe(true);
+    expect(button('Wren')).toBeUndefined();
+    // What is on stays in sight, and may be finished.
+    serve('GET /api/gate/screen', live({ ...on, machine: { ...gateScreen({}).machine, permits: [] } }));
+    await vi.advanceTimersByTimeAsync(1_500);
+    expect(page.find('[data-testid=no-permit]').exists()).toBe(false);
+    expect(button('Wren')).toBeDefined();
   });
 
   it('shows the answer to a badge, and forgets it after half a minute', async () => {

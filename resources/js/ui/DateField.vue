@@ -57,7 +57,7 @@ const months = computed(() =>
       <input
         :id="field.id"
         v-model="parts.day"
-        class="field reading w-16!"
+        class="field reading w-14! px-2!"
         inputmode="numeric"
         maxlength="2"
         autocomplete="off"
@@ -68,7 +68,7 @@ const months = computed(() =>
       />
       <select
         v-model="parts.month"
-        class="field min-w-28 flex-1"
+        class="field min-w-24 flex-1 px-2!"
         :required="wanted"
         :aria-label="`${label}: ${t('ui.date.month')}`"
       >
@@ -77,7 +77,7 @@ const months = computed(() =>
       </select>
       <input
         v-model="parts.year"
-        class="field reading w-24!"
+        class="field reading w-20! px-2!"
         inputmode="numeric"
         maxlength="4"
         autocomplete="off"
