@@ -94,7 +94,7 @@ final class Today
     {
         return array_values(HoldPoint::query()->with(['progress.learner', 'progress.lesson'])
             ->whereRelation('progress', static fn ($progress) => $progress->whereIn('learner_id', $learners->modelKeys()))
-            ->whereNull('opened_at')->whereNull('sent_back_at')->orderBy('asked_at')->get()
+            ->waiting()->orderBy('asked_at')->get()
             ->map(fn (HoldPoint $hold): array => $this->item('look', $hold->progress->learner, $hold->asked_at, (string) $hold->id,
                 "{$hold->progress->lesson->code} {$hold->progress->lesson->title}",
                 $hold->progress->lesson->step($hold->step)['hold'] ?? null))->all());

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Learning;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Attributes\Scope;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
@@ -31,6 +33,16 @@ final class HoldPoint extends Model
     protected function casts(): array
     {
         return ['asked_at' => 'immutable_datetime', 'opened_at' => 'immutable_datetime', 'sent_back_at' => 'immutable_datetime'];
+    }
+
+    /**
+     * @param  Builder<self>  $query
+     * @return Builder<self> those that an instructor is waited for at
+     */
+    #[Scope]
+    protected function waiting(Builder $query): Builder
+    {
+        return $query->whereNull('opened_at')->whereNull('sent_back_at');
     }
 
     /** Whether an instructor is waited for. */

@@ -35,6 +35,7 @@ use Illuminate\Support\Facades\DB;
  * @property CarbonImmutable|null $born_on
  * @property CarbonImmutable|null $guardian_acknowledged_on
  * @property bool $all_cohorts  an instructor who reaches every learner
+ * @property bool $mail_when_waiting  a letter when a learner of theirs waits
  * @property CarbonImmutable|null $invited_at
  * @property CarbonImmutable|null $joined_at  when a password of their own was set
  * @property string|null $sis_id  what the school calls them in its lists
@@ -51,7 +52,7 @@ final class User extends Authenticatable
     protected $guarded = [];
 
     protected $attributes = [
-        'language' => 'en', 'all_cohorts' => false, 'totp_secret' => null, 'totp_confirmed_at' => null, 'totp_used_step' => null,
+        'language' => 'en', 'all_cohorts' => false, 'mail_when_waiting' => false, 'totp_secret' => null, 'totp_confirmed_at' => null, 'totp_used_step' => null,
     ];
 
     protected $hidden = ['password', 'pin_hash', 'remember_token', 'totp_secret'];
@@ -68,6 +69,7 @@ final class User extends Authenticatable
             'totp_secret' => 'encrypted',
             'totp_confirmed_at' => 'immutable_datetime',
             'all_cohorts' => 'boolean',
+            'mail_when_waiting' => 'boolean',
             'invited_at' => 'immutable_datetime',
             'joined_at' => 'immutable_datetime',
             'born_on' => 'immutable_date',

@@ -9,6 +9,7 @@ use App\Competency\Events\LedgerBroken;
 use App\Competency\Events\PermitDefined;
 use App\Competency\Events\PermitHeld;
 use App\Competency\Events\PermitRevoked;
+use App\Competency\Listeners\WriteToWhoTeaches;
 use App\Gate\Badges;
 use App\Gate\Device;
 use App\Gate\Events\BadgesGuessed;
@@ -16,12 +17,14 @@ use App\Gate\Events\PresenceChanged;
 use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\Token;
 use App\Language\Speech;
+use App\Learning\Events\LookAsked;
 use App\Live\Push;
 use App\People\BadgeDesk;
 use App\People\Events\PersonChanged;
 use App\People\Events\PersonDeactivated;
 use App\People\MailboxTransport;
 use App\People\User;
+use App\Practice\Events\PracticeLogged;
 use App\Records\Listeners\AlertLead;
 use App\Support\QuietConnection;
 use App\Workshop\Events\MachineTakenOutOfService;
@@ -122,6 +125,7 @@ final class MillStepServiceProvider extends ServiceProvider
             PolicyChanged::class,
             PermitDefined::class,
         ], ReviewOpenTurns::class);
+        Event::listen([LookAsked::class, PracticeLogged::class], WriteToWhoTeaches::class);
         Event::listen([LedgerBroken::class, BadgesGuessed::class], AlertLead::class);
         Event::listen('App\\*', Push::class);
         // The database writes down who changed what (records_audit); here it is told who.

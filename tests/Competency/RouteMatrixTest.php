@@ -40,7 +40,7 @@ const WHO = [
         'POST assessment/attempts/{attempt}/cancellation', 'PUT assessment/attempts/{attempt}/marks/{criterion}',
         'POST competency/learners/{learner}/permits/{permit}/holds',
         'POST competency/learners/{learner}/ledger/{entry}/correction',
-        'GET competency/permits', 'GET competency/permits-choices', 'GET competency/permits/{permit}',
+        'GET competency/waiting', 'GET competency/permits', 'GET competency/permits-choices', 'GET competency/permits/{permit}',
         'GET gate/devices',
         'DELETE gate/devices/{device}',
         'POST gate/turns/{session}/end',

@@ -34,6 +34,7 @@ final class MeController
         $user->update($request->validate([
             'name' => ['sometimes', 'required', 'string', 'max:80'],
             'units' => ['sometimes', 'required', 'in:mm,in'],
+            'mail_when_waiting' => ['sometimes', 'required', 'boolean'],
             'language' => ['sometimes', 'required', Rule::in(Sentences::LANGUAGES)],
         ]));
 

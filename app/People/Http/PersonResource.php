@@ -34,6 +34,7 @@ final class PersonResource extends JsonResource
             'role' => $this->role->value,
             'units' => $this->units,
             'language' => $this->language,
+            'mail_when_waiting' => $this->mail_when_waiting,
         ];
     }
 }

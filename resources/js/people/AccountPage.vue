@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, must } from '@/api/client';
+import { api, must, type Schemas } from '@/api/client';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import SelectField from '@/ui/SelectField.vue';
@@ -26,7 +26,7 @@ watch(
   (known) => (name.value = known ?? ''),
   { immediate: true },
 );
-const change = useAction((body: { name?: string; units?: 'mm' | 'in' }) => must(api.PATCH('/api/people/me', { body })));
+const change = useAction((body: Schemas['Preferences']) => must(api.PATCH('/api/people/me', { body })));
 const units = computed({
   get: () => person.value?.units ?? 'mm',
   set: (chosenUnits: string) => change.run({ units: chosenUnits === 'in' ? 'in' : 'mm' }),
@@ -69,6 +69,18 @@ const theme = computed({ get: () => chosen.value, set: (value: string) => (chose
           :options="(['auto', 'light', 'dark'] as const).map((value) => ({ value, label: t(`people.look.${value}`) }))"
         />
       </div>
+      <label v-if="teaches && person" class="flex min-h-12 items-center gap-3">
+        <input
+          type="checkbox"
+          class="size-6"
+          :checked="person.mail_when_waiting"
+          @change="change.run({ mail_when_waiting: ($event.target as HTMLInputElement).checked })"
+        />
+        <span
+          >{{ t('people.mailWhenWaiting') }}
+          <span class="block text-sm text-quiet">{{ t('people.mailWhenWaitingWords') }}</span></span
+        >
+      </label>
       <ErrorNote v-if="!change.fieldErrors.value.name" :error="change.error.value" @retry="change.reset()" />
     </section>
     <section class="flex flex-wrap items-center gap-4 border-t border-hairline pt-4">

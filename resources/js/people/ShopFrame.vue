@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { api, must, speakFor } from '@/api/client';
+import { useWaiting } from '@/competency/useWaiting';
+import WaitingNote from '@/competency/WaitingNote.vue';
 import { useLive } from '@/live/useLive';
 import { queryClient } from '@/api/queries';
 import type { RuleMark } from '@/ui/rule';
@@ -19,6 +21,7 @@ const { me, person, teaches, leads, audits } = useMe();
 useLive(
   computed(() => (person.value === null ? null : teaches.value || audits.value ? 'shop' : `person-${person.value.id}`)),
 );
+const waiting = useWaiting();
 const { t } = useI18n();
 const { chosen, shown } = useTheme();
 const route = useRoute();
@@ -27,7 +30,7 @@ const router = useRouter();
 const rooms = computed<RuleMark[]>(() =>
   teaches.value
     ? [
-        { key: 'today', label: t('room.today'), to: { name: 'today' } },
+        { key: 'today', label: t('room.today'), to: { name: 'today' }, count: waiting.all.value },
         { key: 'planner', label: t('room.planner'), to: { name: 'planner' } },
         { key: 'workshop', label: t('room.workshop'), to: { name: 'workshop' } },
         ...(leads.value ? [{ key: 'records', label: t('room.records'), to: { name: 'changes' } }] : []),
@@ -104,6 +107,7 @@ const signOut = useAction(
       <SteelRule class="mt-1" :marks="rooms" :current="current" :label="t('ui.rooms')" />
     </header>
     <main id="main" tabindex="-1" class="outline-none mx-auto max-w-[1400px] px-5 py-6 print:p-0"><slot /></main>
+    <WaitingNote v-if="teaches" />
     <OutboxBar />
     <LeftAlone v-if="me?.idle_minutes" :minutes="me.idle_minutes" @leave="signOut.run(undefined)" />
   </div>

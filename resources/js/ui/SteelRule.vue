@@ -36,6 +36,9 @@ const reach = (tick: { long: boolean; half: boolean }) => (tick.long ? 100 : tic
           </svg>
           <span v-if="mark.numeral" class="numeral">{{ mark.numeral }}</span>
           <span class="name">{{ mark.label }}</span>
+          <span v-if="mark.count" class="count" :title="t('ui.countWaiting', mark.count)"
+            >{{ mark.count }}<span class="sr-only"> {{ t('ui.countWaiting', mark.count) }}</span></span
+          >
           <span v-if="mark.state === 'done'" class="state" :title="t('ui.done')"
             >✓<span class="sr-only"> {{ t('ui.done') }}</span></span
           >
@@ -84,6 +87,16 @@ nav {
   margin-left: auto;
   color: var(--alone);
   font-weight: 700;
+}
+.count {
+  min-width: 1.5rem;
+  padding: 0 0.35rem;
+  text-align: center;
+  font-family: var(--font-mono);
+  font-size: 0.85rem;
+  font-weight: 700;
+  background: var(--supervised);
+  color: var(--sheet);
 }
 .mark:hover {
   background: color-mix(in srgb, var(--blue) 8%, transparent);

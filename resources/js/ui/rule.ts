@@ -7,5 +7,7 @@ export interface RuleMark {
   /** Numeral at the graduation, as on a steel rule. */
   numeral?: string;
   to?: RouteLocationRaw;
+  /** How much waits there. */
+  count?: number;
   state?: 'done' | 'open' | 'waiting';
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
+import { useUnits } from '@/measure/useUnits';
 import { typedNumber } from '@/ui/typedNumber';
 import { computed, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -15,6 +16,7 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ change: [value: unknown] }>();
 const { t, te } = useI18n();
+const { number } = useUnits();
 const id = useId();
 const key = computed(() => props.setting.key);
 const now = computed(() => props.value ?? props.setting.default);
@@ -109,7 +111,7 @@ function spans(text: string) {
           <input
             :id="id"
             class="field reading"
-            :value="now ?? ''"
+            :value="typeof now === 'number' ? number(now, 6) : (now ?? '')"
             :disabled="locked"
             :aria-invalid="Boolean(fault)"
             :inputmode="setting.kind === 'zone' ? 'text' : 'decimal'"

@@ -1,4 +1,5 @@
 import type { Schemas } from '@/api/client';
+import { speak } from '@/i18n';
 import { mountIn, signedIn } from '@/test/mountIn';
 import { called, Refusal, serve, type Call } from '@/test/server';
 import { changes } from '@/test/shapes';
@@ -67,6 +68,18 @@ describe('a setting of the policy', () => {
     const flag = field({ key: 'companion_required', kind: 'flag', default: false }, false);
     await flag.find('input').setValue(true);
     expect(flag.emitted('change')).toEqual([[true]]);
+  });
+});
+
+describe('a number of the policy', () => {
+  it('is written in the language that is spoken, and read back in it', async () => {
+    await speak('es', false);
+    const ratio = field({ key: 'web_ratio', kind: 'ratio', default: 0.2, choices: undefined }, 0.25);
+    expect(ratio.find('input').element.value).toBe('0,25');
+    await ratio.find('input').setValue('0,3');
+    await ratio.find('input').trigger('change');
+    expect(ratio.emitted('change')?.at(-1)).toEqual([0.3]);
+    await speak('en', false);
   });
 });
 
