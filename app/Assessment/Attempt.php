@@ -7,7 +7,6 @@ namespace App\Assessment;
 use App\People\User;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Attributes\Scope;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
@@ -63,14 +62,10 @@ final class Attempt extends Model
         return self::query()->with(self::SHOWN);
     }
 
-    /**
-     * @param  Builder<self>  $query
-     * @return Builder<self> neither concluded nor cancelled
-     */
-    #[Scope]
-    protected function open(Builder $query): Builder
+    /** @return Builder<self> neither concluded nor cancelled */
+    public static function stillOpen(): Builder
     {
-        return $query->whereNull('concluded_at')->whereNull('cancelled_at');
+        return self::query()->whereNull('concluded_at')->whereNull('cancelled_at');
     }
 
     public function isOpen(): bool

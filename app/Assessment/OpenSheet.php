@@ -27,7 +27,7 @@ final class OpenSheet
             }
 
             // A sheet that was left open is finished in its own version.
-            return $known ?? Attempt::query()->where('learner_id', $learner->id)->open()
+            return $known ?? Attempt::stillOpen()->where('learner_id', $learner->id)
                 ->whereHas('sheet', static fn ($query) => $query->where('code', $sheet->code))->first()
                 ?? Attempt::query()->create([
                     'id' => $id,

@@ -92,9 +92,9 @@ final class Today
      */
     private function looks(Collection $learners): array
     {
-        return array_values(HoldPoint::query()->with(['progress.learner', 'progress.lesson'])
+        return array_values(HoldPoint::awaited()->with(['progress.learner', 'progress.lesson'])
             ->whereRelation('progress', static fn ($progress) => $progress->whereIn('learner_id', $learners->modelKeys()))
-            ->waiting()->orderBy('asked_at')->get()
+            ->orderBy('asked_at')->get()
             ->map(fn (HoldPoint $hold): array => $this->item('look', $hold->progress->learner, $hold->asked_at, (string) $hold->id,
                 "{$hold->progress->lesson->code} {$hold->progress->lesson->title}",
                 $hold->progress->lesson->step($hold->step)['hold'] ?? null))->all());
@@ -128,8 +128,8 @@ final class Today
      */
     private function openSheets(Collection $learners): array
     {
-        return array_values(Attempt::query()->with(['learner', 'sheet'])->whereIn('learner_id', $learners->modelKeys())
-            ->open()->orderBy('started_at')->get()
+        return array_values(Attempt::stillOpen()->with(['learner', 'sheet'])->whereIn('learner_id', $learners->modelKeys())
+            ->orderBy('started_at')->get()
             ->map(
                 fn (Attempt $attempt): array => $this->item(
                     'sheet',

@@ -15,23 +15,23 @@ final class WhoWaits
     /** @return array{look: int, practice: int} */
     public static function forTeacher(User $teacher): array
     {
-        return self::of($teacher->reached()->reorder()->select('people_users.id'));
+        return self::of($teacher->reached()->get(['id'])->map(static fn (User $learner): int => $learner->id)->all());
     }
 
     /** @return array{look: int, practice: int} */
     public static function isLearner(User $learner): array
     {
-        return self::of(User::query()->whereKey($learner->id)->select('id'));
+        return self::of([$learner->id]);
     }
 
     /**
-     * @param  Builder<User>  $learners  their ids
+     * @param  array<int, int>  $learners  their ids
      * @return array{look: int, practice: int}
      */
-    private static function of(Builder $learners): array
+    private static function of(array $learners): array
     {
         return [
-            'look' => HoldPoint::query()->waiting()
+            'look' => HoldPoint::awaited()
                 ->whereRelation('progress', static fn (Builder $progress) => $progress->whereIn('learner_id', $learners))->count(),
             'practice' => Entry::query()->where('state', 'waiting')->whereIn('learner_id', $learners)->count(),
         ];

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Learning;
 
 use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Attributes\Scope;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -35,14 +34,10 @@ final class HoldPoint extends Model
         return ['asked_at' => 'immutable_datetime', 'opened_at' => 'immutable_datetime', 'sent_back_at' => 'immutable_datetime'];
     }
 
-    /**
-     * @param  Builder<self>  $query
-     * @return Builder<self> those that an instructor is waited for at
-     */
-    #[Scope]
-    protected function waiting(Builder $query): Builder
+    /** @return Builder<self> those that an instructor is waited for at */
+    public static function awaited(): Builder
     {
-        return $query->whereNull('opened_at')->whereNull('sent_back_at');
+        return self::query()->whereNull('opened_at')->whereNull('sent_back_at');
     }
 
     /** Whether an instructor is waited for. */

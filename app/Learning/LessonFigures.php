@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Learning;
 
-use App\Workshop\MaterialRow;
-use App\Workshop\Policy;
+use App\Workshop\ShopAtHand;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Impossible;
@@ -18,6 +17,13 @@ use MillStep\Core\Planning\Plan\HolePlan;
 /** Gathers a lesson's machine, crib, part and policy and has the core plan its hole. */
 final class LessonFigures
 {
+    /** @var array<int, BoundHole|null> by lesson: what a reading is judged by is planned once for an answer, not at each question */
+    private array $holes = [];
+
+    public function __construct(private readonly ShopAtHand $shop)
+    {
+    }
+
     /**
      * @return array<string, Figure> by key; empty for a lesson that is bound to no hole
      *
@@ -41,21 +47,24 @@ final class LessonFigures
     /** @throws CoreException */
     public function hole(Lesson $lesson): ?BoundHole
     {
+        return $this->holes[$lesson->id] ??= $this->planned($lesson);
+    }
+
+    /** @throws CoreException */
+    private function planned(Lesson $lesson): ?BoundHole
+    {
         if ($lesson->part === null || $lesson->machine === null || $lesson->hole === null) {
             return null;
         }
-        $tools = $lesson->machine->tools();
-        if (! $tools->hasDrills() || $lesson->machine->speeds() === null) {
-            throw Impossible::because('machine', 'learning.machine_bare', ['machine' => $lesson->machine->name]);
+        $machine = $lesson->machine;
+        $cribs = $this->shop->cribsFor($machine, []);
+        if (! $this->shop->tools($cribs)->hasDrills() || $machine->speeds() === null) {
+            throw Impossible::because('machine', 'learning.machine_bare', ['machine' => $machine->name]);
         }
 
-        return BoundHole::of(HolePlan::fromFields(Fields::of([
-            'material' => MaterialRow::forCore($lesson->part->material),
+        return BoundHole::of(HolePlan::on($this->shop->bench($machine, $cribs, $lesson->part->material), Fields::of([
             'thickness_mm' => $lesson->part->thickness_mm,
             'hole' => ['purpose' => 'plain', 'diameter_mm' => $lesson->part->hole($lesson->hole)['diameter_mm'], 'through' => true],
-            'machine' => $lesson->machine->spec(),
-            'crib' => $tools->spec(),
-            'policy' => Policy::settingsInForce(),
         ])));
     }
 }

@@ -8,6 +8,7 @@ use App\Language\Speech;
 use App\People\Role;
 use App\People\User;
 use App\Workshop\Part;
+use App\Workshop\ShopAtHand;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -17,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\CoreException;
+use MillStep\Core\Policy\ShopPolicy;
 
 /**
  * A plan that was given a name. Its request is kept as it was typed, so that it is planned anew whenever it is
@@ -106,14 +108,14 @@ final class Plan extends Model
     /**
      * One that was kept in a shape that is not read any more says so, and spoils nothing else.
      *
-     * @param  array<string, mixed>|null  $policy  settings to plan by; null for those in force
+     * @param  ShopPolicy|null  $policy  to plan by; null for the one in force
      *
      * @throws CoreException|ValidationException when it cannot be planned
      */
-    public function planNow(?array $policy = null): Planned
+    public function planNow(ShopAtHand $shop, ?ShopPolicy $policy = null): Planned
     {
         try {
-            return $this->kind->wanted()::of($this->request, ($this->request['units'] ?? null) === 'in' ? 'in' : 'mm')->plan($policy);
+            return $this->kind->wanted()::of($this->request, ($this->request['units'] ?? null) === 'in' ? 'in' : 'mm')->plan($shop, $policy);
         } catch (CoreException|ValidationException $fault) {
             throw $fault;
         } catch (\Throwable $fault) {

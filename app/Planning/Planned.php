@@ -34,11 +34,11 @@ final readonly class Planned
         return $this->result instanceof PlanResult && $this->machine !== null ? new PlanQuestions($this->result, $this->machine) : null;
     }
 
-    /** @return array<string, mixed> as it crosses the JSON border, to be compared with another */
-    public function toJson(): array
+    /** @return array<string, mixed> what was planned as it crosses the JSON border, to be compared with another */
+    public function compared(): array
     {
         /** @var array<string, mixed> */
-        return json_decode(json_encode($this->toArray(), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
+        return json_decode(json_encode($this->result->toArray(), JSON_THROW_ON_ERROR), true, 64, JSON_THROW_ON_ERROR);
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,7 @@ namespace App\Planning;
 
 use App\People\User;
 use App\Support\Refusal;
+use App\Workshop\ShopAtHand;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\CoreException;
@@ -24,7 +25,7 @@ final class SavePlan
     public function __invoke(string $id, array $given, User $user, string $units): Plan
     {
         $request = [...$given['request'], 'units' => $units];
-        $answer = $given['kind']->wanted()::of($request, $units)->plan()->toArray();
+        $answer = $given['kind']->wanted()::of($request, $units)->plan(new ShopAtHand)->toArray();
 
         return DB::transaction(function () use ($id, $given, $request, $answer, $user): Plan {
             $plan = Plan::withTrashed()->with('owner')->lockForUpdate()->find($id);

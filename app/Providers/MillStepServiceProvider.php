@@ -18,6 +18,7 @@ use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\Token;
 use App\Language\Speech;
 use App\Learning\Events\LookAsked;
+use App\Learning\LessonFigures;
 use App\Live\Push;
 use App\People\BadgeDesk;
 use App\People\Events\PersonChanged;
@@ -33,6 +34,7 @@ use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Container\Container;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Events\TransactionBeginning;
@@ -56,6 +58,9 @@ final class MillStepServiceProvider extends ServiceProvider
         Date::use(CarbonImmutable::class);
         Connection::resolverFor('pgsql', static fn (mixed ...$made): QuietConnection => new QuietConnection(...$made));
         $this->app->singleton(Push::class);
+        // What a lesson's hole comes to is planned once for a request, and forgotten with it.
+        $this->app->scoped(LessonFigures::class);
+        $this->app->terminating(Container::getInstance()->forgetScopedInstances(...));
         $this->app->bind(BadgeDesk::class, Badges::class);
         Sanctum::usePersonalAccessTokenModel(Token::class);
     }

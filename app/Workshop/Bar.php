@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Bar extends Model
 {
+    private const MILL_MM = 0.05;
+
     protected $table = 'workshop_bars';
 
     protected $guarded = [];
@@ -26,15 +28,9 @@ final class Bar extends Model
         return ['diameter_mm' => 'float', 'length_mm' => 'float', 'count' => 'integer'];
     }
 
-    /**
-     * Those of one material and diameter.
-     *
-     * @return list<array{length_mm: float, count: int}>
-     */
-    public static function inStock(string $material, float $diameterMm): array
+    /** Of that material and, but for what the mill leaves, of that diameter. */
+    public function isLike(string $material, float $diameterMm): bool
     {
-        return array_values(self::query()->where('material', $material)->whereBetween('diameter_mm', [$diameterMm - 0.05,
-            $diameterMm + 0.05])->orderBy('length_mm')->get()
-            ->map(static fn (self $bar): array => ['length_mm' => $bar->length_mm, 'count' => $bar->count])->all());
+        return $this->material === $material && abs($this->diameter_mm - $diameterMm) <= self::MILL_MM;
     }
 }

@@ -186,6 +186,20 @@ it('previews what a changed policy would do to a plan, and changes nothing', fun
     $this->postJson('/api/planning/policy-preview', ['plan' => $id, 'settings' => []])->assertForbidden();
 });
 
+it('reads the shop once for a hundred plans', function (): void {
+    $this->actingAs($this->person(App\People\Role::Lead));
+    $first = fake_uuid();
+    keep($this, $first)->assertSuccessful();
+    $plan = (array) DB::table('planning_plans')->where('id', $first)->first();
+    DB::table('planning_plans')->insert(array_map(
+        static fn (int $number): array => [...$plan, 'id' => fake_uuid(), 'name' => "Plate $number"],
+        range(1, 99),
+    ));
+    DB::enableQueryLog();
+    $this->postJson('/api/planning/policy-preview', ['settings' => ['pilot_school' => 'single']])->assertOk()->assertJsonPath('of', 100);
+    expect(count(DB::getQueryLog()))->toBeLessThanOrEqual(25);
+});
+
 it('lists what a plan may belong to', function (): void {
     $this->actingAs($this->person());
     expect($this->getJson('/api/planning/choices')->assertOk()->json('parts'))->toHaveCount(8);

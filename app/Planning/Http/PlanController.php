@@ -9,13 +9,14 @@ use App\Learning\Lesson;
 use App\People\User;
 use App\Planning\Plan;
 use App\Planning\PlanKind;
+use App\Planning\Planned;
 use App\Planning\SavePlan;
 use App\Workshop\Part;
+use App\Workshop\ShopAtHand;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 use Illuminate\Support\Str;
-use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Plan\PlanChanges;
 
 final class PlanController
@@ -71,12 +72,13 @@ final class PlanController
     {
         $plans = [self::visible($first, $user), self::visible($second, $user)];
         abort_if($plans[0]->kind === PlanKind::Layout || $plans[1]->kind === PlanKind::Layout, 404);
-        $answers = array_map(static fn (Plan $plan): array => $plan->planNow()->toJson(), $plans);
+        $shop = new ShopAtHand;
+        $planned = array_map(static fn (Plan $plan): Planned => $plan->planNow($shop), $plans);
 
         return new JsonResponse([
             'plans' => array_map(static fn (Plan $plan): array => PlanResource::entry($plan, $user), $plans),
-            'headings' => Message::read(array_column($answers, 'heading')),
-            'changes' => PlanChanges::between($answers[0]['plan'], $answers[1]['plan'])->toArray(),
+            'headings' => array_map(static fn (Planned $each): array => $each->heading, $planned),
+            'changes' => PlanChanges::between($planned[0]->compared(), $planned[1]->compared())->toArray(),
         ]);
     }
 

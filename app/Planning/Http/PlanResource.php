@@ -9,12 +9,14 @@ use App\People\User;
 use App\Planning\Attachment;
 use App\Planning\Plan;
 use App\Planning\Planned;
+use App\Workshop\ShopAtHand;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Plan\PlanChanges;
+use MillStep\Core\Planning\Plan\PlanResult;
 
 /** A saved plan: as it was asked for, as it comes out now, and what differs from when it was saved. */
 final class PlanResource extends JsonResource
@@ -30,7 +32,6 @@ final class PlanResource extends JsonResource
     public function toArray(Request $request): array
     {
         [$now, $fault] = $this->now();
-        $answer = $now?->toJson();
 
         return [
             ...self::entry($this->plan, $this->user),
@@ -40,8 +41,8 @@ final class PlanResource extends JsonResource
             'sheets' => $this->codes('sheet'),
             'answer' => $now?->toArray(),
             'fault' => $fault,
-            'since' => isset($answer['plan'], $this->plan->answer['plan'])
-                ? PlanChanges::between($this->plan->answer['plan'], $answer['plan'])->toArray()
+            'since' => $now?->result instanceof PlanResult && isset($this->plan->answer['plan'])
+                ? PlanChanges::between($this->plan->answer['plan'], $now->compared())->toArray()
                 : null,
         ];
     }
@@ -67,7 +68,7 @@ final class PlanResource extends JsonResource
     private function now(): array
     {
         try {
-            return [$this->plan->planNow(), null];
+            return [$this->plan->planNow(new ShopAtHand), null];
         } catch (CoreException $fault) {
             return [null, Speech::say($fault->says)];
         } catch (ValidationException $fault) {

@@ -11,6 +11,7 @@ use App\Planning\Files\PlanCsv;
 use App\Planning\Files\SvgFile;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
+use App\Workshop\ShopAtHand;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -76,6 +77,6 @@ final class PlannerController
 
     private static function planned(Request $request, PlanKind $kind, User $user): Planned
     {
-        return $kind->wanted()::of($request->validate($kind->wanted()::rules()), $user->units)->plan();
+        return $kind->wanted()::of($request->validate($kind->wanted()::rules()), $user->units)->plan(new ShopAtHand);
     }
 }

@@ -6,20 +6,25 @@ namespace App\Planning\Requests;
 
 use App\Language\Speech;
 use App\Measure\LengthInput;
-use App\Workshop\Crib;
 use App\Workshop\Machine;
-use App\Workshop\MaterialRow;
-use App\Workshop\Policy;
-use App\Workshop\ToolsAtHand;
+use App\Workshop\ShopAtHand;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Hole\HoleRequest;
+use MillStep\Core\Planning\Plan\Bench;
+use MillStep\Core\Policy\ShopPolicy;
 
 /** The machine, the cribs, the material and the policy that a sequence is planned for. */
 final readonly class AtMachine
 {
-    private function __construct(public Machine $machine, public ToolsAtHand $tools, private string $cribNames, private string $material)
-    {
+    /** @param  list<string>  $cribs  slugs */
+    private function __construct(
+        private ShopAtHand $shop,
+        private Machine $machine,
+        private array $cribs,
+        private string $material,
+    ) {
     }
 
     /** @return array<string, list<mixed>> */
@@ -38,35 +43,24 @@ final readonly class AtMachine
      *
      * @throws ValidationException when nothing can be planned with them
      */
-    public static function of(array $request): self
+    public static function of(array $request, ShopAtHand $shop): self
     {
-        $machine = Machine::query()->with('cribs.tools')->where('slug', $request['machine'])->firstOrFail();
-        $chosen = ($request['cribs'] ?? []) === []
-            ? $machine->cribs
-            : Crib::query()->with('tools')->whereIn('slug', $request['cribs'])->orderBy('id')->get();
-        $tools = ToolsAtHand::of($chosen);
+        $machine = $shop->machine((string) $request['machine']) ?? throw (new ModelNotFoundException)->setModel(Machine::class);
+        $cribs = $shop->cribsFor($machine, array_values(array_map(strval(...), $request['cribs'] ?? [])));
         if ($machine->speeds() === null) {
             throw Speech::fault('machine', 'no_speeds', ['machine' => $machine->name]);
         }
-        if (! $tools->hasDrills()) {
+        if (! $shop->tools($cribs)->hasDrills()) {
             throw Speech::fault('cribs', 'no_drills');
         }
 
-        return new self($machine, $tools, $chosen->pluck('name')->implode(', '), (string) $request['material']);
+        return new self($shop, $machine, $cribs, (string) $request['material']);
     }
 
-    /**
-     * @param  array<string, mixed>|null  $policy
-     * @return array<string, mixed> what every plan of the core is given
-     */
-    public function forCore(?array $policy): array
+    /** @param  ShopPolicy|null  $policy  null for the one in force */
+    public function bench(?ShopPolicy $policy): Bench
     {
-        return [
-            'material' => MaterialRow::forCore($this->material),
-            'machine' => $this->machine->spec(),
-            'crib' => $this->tools->spec(),
-            'policy' => $policy ?? Policy::settingsInForce(),
-        ];
+        return $this->shop->bench($this->machine, $this->cribs, $this->material, $policy);
     }
 
     /** @return array<string, Message|string> */
@@ -74,8 +68,8 @@ final readonly class AtMachine
     {
         return [
             'machine' => $this->machine->name,
-            'cribs' => $this->cribNames,
-            'material' => MaterialRow::of($this->material)?->word() ?? $this->material,
+            'cribs' => $this->shop->cribNames($this->cribs),
+            'material' => $this->shop->material($this->material)?->word() ?? $this->material,
         ];
     }
 

@@ -7,11 +7,13 @@ namespace App\Planning\Requests;
 use App\Measure\LengthInput;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
+use App\Workshop\ShopAtHand;
 use Illuminate\Validation\Rule;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Planning\Lathe\LatheSupport;
 use MillStep\Core\Planning\Plan\HolePlan;
 use MillStep\Core\Planning\Plan\SectionDrawing;
+use MillStep\Core\Policy\ShopPolicy;
 use MillStep\Core\Workshop\Holding\Workholding;
 
 /** One hole, at a drill press or on a lathe. */
@@ -44,16 +46,15 @@ final readonly class HolePlanRequest implements PlanRequest
         return new self($request, new LengthInput($request, $units));
     }
 
-    public function plan(?array $policy = null): Planned
+    public function plan(ShopAtHand $shop, ?ShopPolicy $policy = null): Planned
     {
-        $at = AtMachine::of($this->request);
+        $at = AtMachine::of($this->request, $shop);
         $through = (bool) $this->request['through'];
         $lengths = array_filter(
             ['lever_mm' => 'lever', 'work_diameter_mm' => 'work_diameter', 'overhang_mm' => 'overhang'],
             fn (string $field): bool => $this->typed->text($field) !== '',
         );
-        $wanted = HolePlan::fromFields(Fields::of([
-            ...$at->forCore($policy),
+        $wanted = HolePlan::on($at->bench($policy), Fields::of([
             'thickness_mm' => $this->typed->length('thickness'),
             'hole' => [
                 ...AtMachine::hole($this->request, $this->typed),

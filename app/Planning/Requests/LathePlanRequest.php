@@ -7,7 +7,7 @@ namespace App\Planning\Requests;
 use App\Measure\LengthInput;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
-use App\Workshop\Bar;
+use App\Workshop\ShopAtHand;
 use Illuminate\Validation\Rule;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
@@ -17,6 +17,7 @@ use MillStep\Core\Planning\Plan\BatchDrawing;
 use MillStep\Core\Planning\Plan\LathePlan;
 use MillStep\Core\Planning\Plan\PlanResult;
 use MillStep\Core\Planning\Stock\ClassBars;
+use MillStep\Core\Policy\ShopPolicy;
 
 /** A batch of rings or bushes from one bar, or one piece at its end; and bars for a whole class. */
 final readonly class LathePlanRequest implements PlanRequest
@@ -57,13 +58,12 @@ final readonly class LathePlanRequest implements PlanRequest
         return new self($request, new LengthInput($request, $units));
     }
 
-    public function plan(?array $policy = null): Planned
+    public function plan(ShopAtHand $shop, ?ShopPolicy $policy = null): Planned
     {
-        $at = AtMachine::of($this->request);
+        $at = AtMachine::of($this->request, $shop);
         $lengths = array_filter(self::LENGTHS, fn (string $field): bool => $this->typed->text($field) !== '');
         $bores = ! in_array($this->request['bore_purpose'] ?? null, [null, 'none'], true);
-        $wanted = LathePlan::fromFields(Fields::of([
-            ...$at->forCore($policy),
+        $wanted = LathePlan::on($at->bench($policy), Fields::of([
             'bar' => ['diameter_mm' => $this->typed->length('bar')],
             'part' => [
                 'thickness_mm' => $this->typed->length('thickness'),
@@ -85,7 +85,7 @@ final readonly class LathePlanRequest implements PlanRequest
             BatchDrawing::of($wanted, $result),
             [...$at->heading(), 'what' => self::describe($wanted)],
             $wanted->machine,
-            ['bars' => $this->bars($result)?->toArray()],
+            ['bars' => $this->bars($result, $shop)?->toArray()],
         );
     }
 
@@ -101,7 +101,7 @@ final readonly class LathePlanRequest implements PlanRequest
         ];
     }
 
-    private function bars(PlanResult $result): ?ClassBars
+    private function bars(PlanResult $result, ShopAtHand $shop): ?ClassBars
     {
         $learners = (int) ($this->request['learners'] ?? 0);
         $blank = $result->batch['blank_mm'] ?? null;
@@ -113,7 +113,7 @@ final readonly class LathePlanRequest implements PlanRequest
             Length::mm($blank),
             $learners,
             Length::mm($this->typed->lengthOrNull('kerf') ?? 2.0),
-            Bar::inStock((string) $this->request['material'], $this->typed->length('bar')),
+            $shop->bars((string) $this->request['material'], $this->typed->length('bar')),
         );
     }
 

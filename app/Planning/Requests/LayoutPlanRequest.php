@@ -8,9 +8,7 @@ use App\Language\Speech;
 use App\Measure\LengthInput;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
-use App\Workshop\Crib;
-use App\Workshop\Policy;
-use App\Workshop\ToolsAtHand;
+use App\Workshop\ShopAtHand;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\Fields;
@@ -55,16 +53,14 @@ final readonly class LayoutPlanRequest implements PlanRequest
         return new self($request, new LengthInput($request, $units));
     }
 
-    public function plan(?array $policy = null): Planned
+    public function plan(ShopAtHand $shop, ?ShopPolicy $policy = null): Planned
     {
         $pattern = (string) $this->request['pattern'];
-        $shop = ShopPolicy::fromFields(Fields::of($policy ?? Policy::settingsInForce()));
-        $crib = $this->typed->text('crib') === '' ? null : Crib::query()->with('tools')->where('slug', $this->typed->text('crib'))->first();
-        $parallels = $crib === null ? [] : ToolsAtHand::of([$crib])->parallels();
+        $parallels = $this->typed->text('crib') === '' ? [] : $shop->tools([$this->typed->text('crib')])->parallels();
         $wanted = LayoutPlan::fromFields(Fields::of([
             'plate' => ['length_mm' => $this->typed->length('length'), 'width_mm' => $this->typed->length('width')],
             'hole_mm' => $this->typed->length('hole'),
-            'edge_ratio' => $shop->edgeRatio,
+            'edge_ratio' => ($policy ?? $shop->policy())->edgeRatio,
             'datum' => $this->request['datum'],
             'pattern' => $pattern,
             $pattern => $this->pattern($pattern),

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Planning\Requests;
 
 use App\Planning\Planned;
+use App\Workshop\ShopAtHand;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\CoreException;
+use MillStep\Core\Policy\ShopPolicy;
 
 /** What somebody wants planned, as they said it. Turns it into an operation of the core for this shop. */
 interface PlanRequest
@@ -21,10 +23,10 @@ interface PlanRequest
     public static function of(array $request, string $units): self;
 
     /**
-     * @param  array<string, mixed>|null  $policy  settings to plan by; null for those in force
+     * @param  ShopPolicy|null  $policy  to plan by; null for the one in force
      *
      * @throws ValidationException beside the field that cannot be understood
      * @throws CoreException when it contradicts itself
      */
-    public function plan(?array $policy = null): Planned;
+    public function plan(ShopAtHand $shop, ?ShopPolicy $policy = null): Planned;
 }

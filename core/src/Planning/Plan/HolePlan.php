@@ -74,16 +74,26 @@ final readonly class HolePlan implements Operation
 
     public static function fromFields(Fields $fields): static
     {
+        return self::on(Bench::fromFields($fields), $fields);
+    }
+
+    /**
+     * With a bench that is there already; of the fields only what is wished is read.
+     *
+     * @throws CoreException
+     */
+    public static function on(Bench $bench, Fields $fields): self
+    {
         $thickness = $fields->length('thickness_mm');
         $optional = static fn (string $key): ?Length => $fields->has($key) ? $fields->length($key) : null;
 
         return new self(
-            Material::read($fields),
+            $bench->material,
             $thickness,
             HoleRequest::fromFields($fields->object('hole'), $thickness),
-            MachineSpec::fromFields($fields->object('machine')),
-            CribSpec::fromFields($fields->object('crib')),
-            ShopPolicy::fromFields($fields->objectOrEmpty('policy')),
+            $bench->machine,
+            $bench->crib,
+            $bench->policy,
             $fields->has('holding') ? Workholding::get($fields->text('holding')) : null,
             $optional('lever_mm'),
             $optional('work_diameter_mm'),

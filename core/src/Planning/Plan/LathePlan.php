@@ -64,9 +64,18 @@ final readonly class LathePlan implements Operation
 
     public static function fromFields(Fields $fields): static
     {
+        return self::on(Bench::fromFields($fields), $fields);
+    }
+
+    /**
+     * With a bench that is there already; of the fields only what is wished is read.
+     *
+     * @throws CoreException
+     */
+    public static function on(Bench $bench, Fields $fields): self
+    {
         $bar = $fields->object('bar');
         $part = $fields->object('part');
-        $machine = MachineSpec::fromFields($fields->object('machine'));
         $diameter = $bar->length('diameter_mm');
         $outside = $part->has('outside_mm') ? $part->length('outside_mm') : null;
         if ($outside?->isGreaterThan($diameter) === true) {
@@ -86,7 +95,7 @@ final readonly class LathePlan implements Operation
         }
 
         return new self(
-            Material::read($fields),
+            $bench->material,
             $diameter,
             $thickness,
             $outside,
@@ -102,9 +111,9 @@ final readonly class LathePlan implements Operation
             $fields->lengthOrZero('finish_cut_mm', 0.25),
             $fields->has('overhang_mm') ? $fields->length('overhang_mm') : null,
             LatheSupport::from($fields->choice('support', array_column(LatheSupport::cases(), 'value'), 'none')),
-            $machine->isLathe() ? $machine : throw $fields->fault('machine', 'planning.no_lathe'),
-            CribSpec::fromFields($fields->object('crib')),
-            ShopPolicy::fromFields($fields->objectOrEmpty('policy')),
+            $bench->machine->isLathe() ? $bench->machine : throw $fields->fault('machine', 'planning.no_lathe'),
+            $bench->crib,
+            $bench->policy,
         );
     }
 
