@@ -69,11 +69,11 @@ test('an unknown badge is refused, and said to be unknown', async () => {
 test("a learner sees their own record and nobody else's", async () => {
   await learner.goto('/path');
   await expect(learner.getByTestId('stage')).toHaveText('blank, 0 of 5');
-  const others = await call(learner, 'GET', `/api/competency/learners/${Number(learnerId) + 1}`);
+  const others = await call(learner, 'GET', `/api/records/learners/${Number(learnerId) + 1}`);
   expect(others.status).toBe(403);
-  expect((await call(learner, 'GET', '/api/competency/today')).status).toBe(403);
+  expect((await call(learner, 'GET', '/api/records/today')).status).toBe(403);
   await learner.goto(`/learners/${Number(learnerId) + 1}`);
-  await expect(learner.getByRole('alert')).toBeVisible();
+  await expect(learner.getByTestId('not-yours')).toBeVisible();
 });
 
 test('the last lesson without power brings the first stage; what needs power stays shut', async () => {

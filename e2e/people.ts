@@ -104,7 +104,7 @@ export async function sayWhat(screen: Page, companion: string, stuff: string, jo
 
 /** The learner whose name begins so, as whoever teaches sees them. */
 export async function learnerId(page: Page, name: string): Promise<number> {
-  const { body } = await call(page, 'GET', '/api/competency/today');
+  const { body } = await call(page, 'GET', '/api/records/today');
   const learners = (body as { cohorts: { learners: { id: number; name: string }[] }[] }).cohorts.flatMap(
     (cohort) => cohort.learners,
   );

@@ -144,7 +144,7 @@ test('a paired screen keeps nobody signed in, Back included', async ({ browser }
   // What the door does with somebody who is signed out may cut the way back short.
   await screen.goBack().catch(() => undefined);
   await expect(screen.getByRole('button', { name: 'Sign in', exact: true })).toBeVisible();
-  expect((await call(screen, 'GET', '/api/competency/today')).status).toBe(401);
+  expect((await call(screen, 'GET', '/api/records/today')).status).toBe(401);
 });
 
 test('a second badge and a refused one leave the turn alone; Today ends it in one press, within a second', async ({
@@ -318,7 +318,7 @@ test.describe('all at once', () => {
     );
     expect(answers.filter((answer) => answer.status === 201)).toHaveLength(1);
     expect(answers.filter((answer) => answer.status >= 500)).toEqual([]);
-    const { body } = await call(page, 'GET', `/api/competency/learners/${id}`);
+    const { body } = await call(page, 'GET', `/api/records/learners/${id}`);
     expect((body as { ledger: { type: string }[] }).ledger.filter((line) => line.type === 'signed_off')).toHaveLength(
       1,
     );

@@ -61,7 +61,7 @@ test('no English sentence stands on a screen in Spanish', async ({ browser }) =>
   names.push(...[...machines, ...devices].map(({ name }) => name));
   const plans = (await call(lead, 'GET', '/api/planning/plans')).body as { id: string }[] | { plans: { id: string }[] };
   const list = Array.isArray(plans) ? plans : plans.plans;
-  const today = (await call(lead, 'GET', '/api/competency/today')).body as {
+  const today = (await call(lead, 'GET', '/api/records/today')).body as {
     cohorts: { learners: { id: number }[] }[];
   };
   const learners = today.cohorts.flatMap((cohort) => cohort.learners.map(({ id }) => id));

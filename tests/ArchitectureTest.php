@@ -27,7 +27,7 @@ it('has the same rooms on every floor', function (): void {
     $rooms = [
         'Measure' => 'cafl', 'Workshop' => 'cafl', 'Planning' => 'cafl', 'Learning' => 'cafl', 'Practice' => 'afl',
         'Assessment' => 'cafl', 'Competency' => 'cafl', 'Gate' => 'cafl', 'Records' => 'afl', 'Live' => 'af', 'People' => 'afl',
-        'Language' => 'af', 'Content' => 'afl',
+        'Language' => 'af', 'Content' => 'afl', 'Policy' => 'ca',
     ];
     $floors = [
         'c' => static fn (string $room): string => "core/src/$room",
@@ -109,6 +109,48 @@ arch('the gate knows entries and standings, and no room that writes them')
     ->expect('MillStep\Core\Competency')
     ->not
     ->toUse(['MillStep\Core\Planning', 'MillStep\Core\Setup', 'MillStep\Core\Learning', 'MillStep\Core\Gate', 'MillStep\Core\Workshop']);
+
+/**
+ * What a folder of the application imports, room by room. What is named in full, in code or in a docblock, counts too.
+ *
+ * @return array<string, array<string, list<string>>> room => other room => files
+ */
+function imports_of_the_application(): array
+{
+    $imports = [];
+    $root = dirname(__DIR__).'/app/';
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS)) as $file) {
+        $path = substr((string) $file, strlen($root));
+        if (! str_ends_with($path, '.php')) {
+            continue;
+        }
+        $room = explode('/', $path)[0];
+        preg_match_all('/(?<![\\w\\\\])\\\\?App\\\\(\w+)\\\\/', (string) file_get_contents((string) $file), $found);
+        foreach (array_unique($found[1]) as $other) {
+            if ($other !== $room) {
+                $imports[$room][$other][] = $path;
+            }
+        }
+    }
+
+    return $imports;
+}
+
+it('lets rooms of the application import downwards only', function (): void {
+    // From the bottom up: each may import from those before it. The frame and the demo stand outside the house.
+    $order = ['Support', 'Language', 'Measure', 'Policy', 'People', 'Workshop', 'Planning', 'Competency', 'Learning', 'Practice',
+        'Assessment', 'Gate', 'Content', 'Live', 'Records'];
+    $outside = ['Http', 'Providers', 'Demo'];
+    $imports = imports_of_the_application();
+    expect(array_diff(array_keys($imports), [...$order, ...$outside]))->toBe([]);
+    foreach ($order as $at => $room) {
+        foreach ($imports[$room] ?? [] as $other => $files) {
+            expect(in_array($other, array_slice($order, 0, $at), true))->toBeTrue("$room imports from $other: ".implode(', ', $files));
+        }
+    }
+    // Competency knows entries, and no room that writes them; records are read by nobody.
+    expect(array_intersect(array_keys($imports['Competency']), ['Learning', 'Practice', 'Assessment', 'Gate', 'Planning']))->toBe([]);
+});
 
 arch('records read every room and are read by none')
     ->expect('App\Records')

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Tests;
 
 use App\Demo\DemoShop;
-use App\Workshop\Policy;
+use App\Policy\Policy;
 use Illuminate\Database\Seeder;
 
 /** The demo's shop without anybody in it, laid out once before the first test; each test takes its own changes back. */

@@ -9,7 +9,7 @@ use App\Http\ApiDescription;
 use App\People\Http\FromWhom;
 use App\People\Role;
 use App\People\User;
-use App\Workshop\Policy;
+use App\Policy\Policy;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assessment;
 
-use App\Workshop\Policy;
+use App\Policy\Policy;
 use MillStep\Core\Assessment\Score;
 use MillStep\Core\Assessment\ScoreAssessment;
 use MillStep\Core\Border\Fields;

@@ -32,7 +32,7 @@ final class CorrectEntry
             throw Refusal::forbidden('own_record', says: 'own_correction');
         }
         // A line that counts for every permit may be corrected by whoever signs for one of them.
-        if ($permit === null ? ! $by->signsAtAll() : ! $by->signs($permit)) {
+        if ($permit === null ? ! Permit::anySignedBy($by) : ! $permit->isSignedBy($by)) {
             throw Refusal::forbidden('not_authorised', says: 'may_not_correct');
         }
         $this->pin->confirm($by, $pin);

@@ -4,10 +4,7 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
-use App\Assessment\Sheet;
 use App\Competency\Events\PermitDefined;
-use App\Learning\Check;
-use App\Learning\Lesson;
 use App\People\Role;
 use App\People\User;
 use App\Support\ContentFault;
@@ -33,6 +30,10 @@ use MillStep\Core\Competency\Scope;
  */
 final class DefinePermit
 {
+    public function __construct(private readonly Taught $taught)
+    {
+    }
+
     /**
      * @param  array<string, YamlText>  $translations  by language
      *
@@ -88,9 +89,10 @@ final class DefinePermit
         } catch (CoreException $fault) {
             $faults['scope.'.($fault->field ?? '')] = $fault->says;
         }
+        $codes = $this->taught->codes();
         $known = [
-            'lessons' => Lesson::query()->pluck('code')->all(), 'guided' => Lesson::query()->pluck('code')->all(),
-            'checks' => Check::query()->pluck('code')->all(), 'assessments' => Sheet::query()->pluck('code')->all(),
+            ...$codes,
+            'guided' => $codes['lessons'],
             'prerequisites' => array_diff(Permit::query()->pluck('code')->all(), [$given['code']]),
         ];
         foreach ($known as $key => $codes) {
@@ -108,13 +110,10 @@ final class DefinePermit
     }
 
     /** @return array<string, list<array{code: string, title: string}>> what a permit may ask for, each by its latest version */
-    public static function choices(): array
+    public function choices(): array
     {
-        $each = static fn (string $model): array => array_values($model::query()->orderBy('code')->orderByDesc('version')->get()
-            ->unique('code')->map(static fn (Lesson|Check|Sheet $one): array => ['code' => $one->code, 'title' => $one->title])->all());
-
         return [
-            'lessons' => $each(Lesson::class), 'checks' => $each(Check::class), 'assessments' => $each(Sheet::class),
+            ...$this->taught->titles(),
             'permits' => array_values(Permit::query()->orderBy('id')->get()
                 ->map(static fn (Permit $permit): array => ['code' => $permit->code, 'title' => $permit->name])->all()),
         ];

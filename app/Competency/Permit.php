@@ -59,6 +59,42 @@ final class Permit extends Model
         return $this->hasMany(Statement::class);
     }
 
+    /** What a machine and a person are to a permit is this room's to say; the rooms below know the relation by its name. */
+    public static function relate(): void
+    {
+        Machine::resolveRelationUsing(
+            'permits',
+            static fn (Machine $machine): BelongsToMany => $machine->belongsToMany(self::class, 'competency_machine_permit'),
+        );
+        User::resolveRelationUsing(
+            'signsFor',
+            static fn (User $user): BelongsToMany => $user->belongsToMany(self::class, 'competency_authorisations'),
+        );
+    }
+
+    /**
+     * Those that running a machine alone takes, all of them.
+     *
+     * @return Collection<int, self>
+     */
+    public static function ofMachine(Machine $machine): Collection
+    {
+        /** @var Collection<int, self> */
+        return $machine->getRelationValue('permits');
+    }
+
+    /** Whether somebody teaches, and is authorised to sign for this permit. */
+    public function isSignedBy(User $user): bool
+    {
+        return $user->teaches() && $this->signers()->whereKey($user->id)->exists();
+    }
+
+    /** Whether somebody teaches, and is authorised to sign for some permit. */
+    public static function anySignedBy(User $user): bool
+    {
+        return $user->teaches() && self::query()->whereRelation('signers', 'people_users.id', $user->id)->exists();
+    }
+
     /** @return BelongsToMany<Machine, $this> */
     public function machines(): BelongsToMany
     {

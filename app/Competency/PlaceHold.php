@@ -48,7 +48,7 @@ final class PlaceHold
             throw Refusal::forbidden('own_record', says: 'own_hold');
         }
         if (in_array($type, self::SIGNED, true)) {
-            if (! $by->signs($permit) || ! $by->reaches($learner)) {
+            if (! $permit->isSignedBy($by) || ! $by->reaches($learner)) {
                 throw Refusal::forbidden('not_authorised', ['permit' => $permit->name], 'may_not_lift');
             }
             $this->pin->confirm($by, $pin);

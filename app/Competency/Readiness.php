@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Competency;
 
 use App\People\User;
-use App\Workshop\Policy;
+use App\Policy\Policy;
 use Carbon\CarbonImmutable;
 use MillStep\Core\Competency\SignOffReadiness;
 use MillStep\Core\Policy\ShopPolicy;
@@ -23,7 +23,7 @@ final class Readiness
     {
         $standing = $this->standings->one($learner, $permit);
 
-        return $this->from($standing, $learner, $permit, $signer->is($learner), $signer->signs($permit));
+        return $this->from($standing, $learner, $permit, $signer->is($learner), $permit->isSignedBy($signer));
     }
 
     /** Without a signer: what speaks against it on the learner's side. */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
-use App\Learning\Lesson;
 use Illuminate\Support\Collection;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Requirement;
@@ -24,7 +23,7 @@ final readonly class Rules
     {
         return new self(
             Permit::query()->with('statements')->orderBy('id')->get()->keyBy('code'),
-            Lesson::query()->orderBy('version')->pluck('accepted_from', 'code')->all(),
+            app(Taught::class)->acceptedVersions(),
         );
     }
 

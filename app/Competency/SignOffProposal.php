@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Competency;
 
 use App\People\User;
+use App\Policy\Policy;
 use App\Workshop\MaterialRow;
-use App\Workshop\Policy;
 use MillStep\Core\Competency\Scope;
 use MillStep\Core\Workshop\Material;
 

@@ -6,10 +6,7 @@ use App\Competency\Http\AcknowledgementController;
 use App\Competency\Http\CorrectionController;
 use App\Competency\Http\HoldController;
 use App\Competency\Http\PermitController;
-use App\Competency\Http\RecordController;
 use App\Competency\Http\SignOffController;
-use App\Competency\Http\TodayController;
-use App\Competency\Http\WaitingController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
@@ -17,10 +14,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('permits-choices', [PermitController::class, 'choices'])->can('teach');
     Route::get('permits/{permit}', [PermitController::class, 'show'])->can('teach');
     Route::put('permits/{code}', [PermitController::class, 'store'])->can('lead');
-    Route::get('today', TodayController::class)->can('teach');
-    Route::get('waiting', WaitingController::class)->can('teach');
     Route::prefix('learners/{learner}')->group(function (): void {
-        Route::get('/', RecordController::class)->can('view-record', 'learner');
         Route::get('permits/{permit}/sign-off', [SignOffController::class, 'show'])->can('view-record', 'learner');
         Route::post('permits/{permit}/acknowledgement', [AcknowledgementController::class, 'store'])->can('view-record', 'learner');
         Route::post('permits/{permit}/sign-off', [SignOffController::class, 'store'])->can('teach-learner', 'learner');

@@ -10,10 +10,10 @@ use App\Gate\Device;
 use App\Learning\Lesson;
 use App\People\Role;
 use App\People\User;
+use App\Policy\Policy;
+use App\Policy\Shop;
 use App\Workshop\Crib;
 use App\Workshop\Machine;
-use App\Workshop\Policy;
-use App\Workshop\Shop;
 
 /** The way of a new shop from nothing to its first learner at a machine: what is done of it, in the order that helps. */
 final class SetUp

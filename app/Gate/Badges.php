@@ -7,9 +7,9 @@ namespace App\Gate;
 use App\Gate\Events\BadgeEnded;
 use App\People\BadgeDesk;
 use App\People\User;
+use App\Policy\Policy;
 use App\Support\PowerLock;
 use App\Support\Refusal;
-use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 

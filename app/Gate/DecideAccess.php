@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gate;
 
+use App\Competency\Permit;
 use App\Competency\PermitStanding;
 use App\Competency\Standings;
 use App\People\User;
@@ -29,7 +30,7 @@ final class DecideAccess
             ? []
             : $this->standings->of(
                 new Collection([$user]),
-                $moment->machine->permits,
+                Permit::ofMachine($moment->machine),
                 rules: $moment->rules,
                 read: $moment->records,
             )[$user->id];

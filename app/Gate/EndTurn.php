@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gate;
 
+use App\Competency\Permit;
 use App\Competency\RecordEntry;
 use App\Gate\Events\SessionEnded;
 use App\People\User;
@@ -40,7 +41,7 @@ final class EndTurn
             'ended_by' => $by?->id,
         ]);
         $minutes = $turn->minutes($now);
-        foreach ($session->machine->permits as $permit) {
+        foreach (Permit::ofMachine($session->machine) as $permit) {
             ($this->record)($session->user, $permit, 'machine_time', [
                 'minutes' => $minutes,
                 'confirmed' => in_array($because, self::CONFIRMED, true),

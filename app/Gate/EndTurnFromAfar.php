@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Gate;
 
 use App\People\User;
+use App\Policy\Policy;
 use App\Support\PowerLock;
-use App\Workshop\Policy;
 use Illuminate\Support\Facades\DB;
 
 /** Somebody who teaches ends a turn without going to the machine. */

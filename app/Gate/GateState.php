@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gate;
 
+use App\Competency\Permit;
 use App\Gate\Http\ReadResource;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -38,7 +39,7 @@ final class GateState
                 'in_service' => $machine->in_service,
                 'service_note' => $machine->service_note,
                 'language' => $machine->language,
-                'permits' => $machine->permits->pluck('name')->all(),
+                'permits' => Permit::ofMachine($machine)->pluck('name')->all(),
             ],
             'running' => $session === null ? null : [
                 'session' => $session->id,

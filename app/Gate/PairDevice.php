@@ -6,9 +6,9 @@ namespace App\Gate;
 
 use App\Gate\Events\DevicePaired;
 use App\People\User;
+use App\Policy\Policy;
 use App\Support\Refusal;
 use App\Workshop\Machine;
-use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;

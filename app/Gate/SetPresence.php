@@ -6,8 +6,8 @@ namespace App\Gate;
 
 use App\Gate\Events\PresenceChanged;
 use App\People\User;
+use App\Policy\Policy;
 use App\Support\PowerLock;
-use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 

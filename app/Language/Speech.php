@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Language;
 
-use App\People\User;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\Message;
@@ -15,16 +14,16 @@ final class Speech
     public static function of(Request $request): Sentences
     {
         $person = $request->user();
-        $known = $person instanceof User ? $person : null;
+        $known = $person instanceof SpokenTo ? $person : null;
         $asked = $request->header('Accept-Language') === null ? null : $request->getPreferredLanguage(Sentences::LANGUAGES);
 
-        return Sentences::in($asked ?? $known->language ?? Sentences::LANGUAGES[0], $known->units ?? 'mm');
+        return Sentences::in($asked ?? $known?->speaks() ?? Sentences::LANGUAGES[0], $known?->measuresIn() ?? 'mm');
     }
 
     /** To whom a letter goes. */
-    public static function to(User $person): Sentences
+    public static function to(SpokenTo $person): Sentences
     {
-        return Sentences::in($person->language, $person->units);
+        return Sentences::in($person->speaks(), $person->measuresIn());
     }
 
     /** @param  array<string, string|int|float|Message|list<string|Message>>  $terms */

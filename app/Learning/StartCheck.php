@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Learning;
 
 use App\People\User;
+use App\Policy\Policy;
 use App\Support\Refusal;
-use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Learning\Retake;

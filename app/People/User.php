@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Competency\Permit;
+use App\Language\SpokenTo;
 use App\Support\BootsByName;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Notifications\Notifiable;
@@ -40,9 +41,11 @@ use Illuminate\Support\Facades\DB;
  * @property CarbonImmutable|null $joined_at  when a password of their own was set
  * @property string|null $sis_id  what the school calls them in its lists
  * @property Collection<int, Cohort> $cohorts
- * @property Collection<int, Permit> $signsFor
+ * @property Collection<int, Model> $signsFor  the permits that they may sign for: the room of competency says which
+ *
+ * @method BelongsToMany<Model, User> signsFor()
  */
-final class User extends Authenticatable
+final class User extends Authenticatable implements SpokenTo
 {
     use BootsByName;
     use Notifiable;
@@ -86,6 +89,16 @@ final class User extends Authenticatable
     protected function email(): Attribute
     {
         return Attribute::set(self::address(...));
+    }
+
+    public function speaks(): string
+    {
+        return $this->language;
+    }
+
+    public function measuresIn(): string
+    {
+        return $this->units;
     }
 
     public function teaches(): bool
@@ -162,28 +175,6 @@ final class User extends Authenticatable
                     ->whereIn('people_cohorts.id', DB::table('people_memberships')->where('user_id', $this->id)->select('cohort_id')),
             ),
         );
-    }
-
-    /**
-     * The permits this person may sign for.
-     *
-     * @return BelongsToMany<Permit, $this>
-     */
-    public function signsFor(): BelongsToMany
-    {
-        return $this->belongsToMany(Permit::class, 'competency_authorisations');
-    }
-
-    /** Teaches, and is authorised to sign for that permit. */
-    public function signs(Permit $permit): bool
-    {
-        return $this->teaches() && $this->signsFor()->whereKey($permit->id)->exists();
-    }
-
-    /** Teaches, and is authorised to sign for some permit. */
-    public function signsAtAll(): bool
-    {
-        return $this->teaches() && $this->signsFor()->exists();
     }
 
     /**

@@ -9,7 +9,6 @@ use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
     Route::get('plans', [PlanController::class, 'index']);
-    Route::get('choices', [PlanController::class, 'choices']);
     Route::get('plans/{plan}', [PlanController::class, 'show']);
     Route::put('plans/{plan}', [PlanController::class, 'store']);
     Route::delete('plans/{plan}', [PlanController::class, 'destroy']);

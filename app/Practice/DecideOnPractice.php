@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Practice;
 
+use App\Competency\Permit;
 use App\Competency\RecordEntry;
 use App\People\User;
 use App\Practice\Events\PracticeDecided;
@@ -36,7 +37,7 @@ final class DecideOnPractice
             $at ??= CarbonImmutable::now();
             $entry->update(['state' => $state, 'decided_by' => $by->id, 'decided_at' => $at, 'reason' => $reason]);
             // It counts for the permits that this machine takes, and for no other.
-            foreach ($confirm ? $entry->machine->permits : [] as $permit) {
+            foreach ($confirm ? Permit::ofMachine($entry->machine) : [] as $permit) {
                 ($this->record)($entry->learner, $permit, 'practice_confirmed', [
                     'minutes' => $entry->minutes,
                     'exercise' => $entry->exercise,

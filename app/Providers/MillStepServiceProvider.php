@@ -9,7 +9,9 @@ use App\Competency\Events\LedgerBroken;
 use App\Competency\Events\PermitDefined;
 use App\Competency\Events\PermitHeld;
 use App\Competency\Events\PermitRevoked;
-use App\Competency\Listeners\WriteToWhoTeaches;
+use App\Competency\Permit;
+use App\Competency\Taught;
+use App\Content\WhatIsTaught;
 use App\Gate\Badges;
 use App\Gate\Device;
 use App\Gate\Events\BadgesGuessed;
@@ -27,6 +29,7 @@ use App\People\MailboxTransport;
 use App\People\User;
 use App\Practice\Events\PracticeLogged;
 use App\Records\Listeners\AlertLead;
+use App\Records\Listeners\WriteToWhoTeaches;
 use App\Support\QuietConnection;
 use App\Workshop\Events\MachineTakenOutOfService;
 use App\Workshop\Events\PolicyChanged;
@@ -62,11 +65,13 @@ final class MillStepServiceProvider extends ServiceProvider
         $this->app->scoped(LessonFigures::class);
         $this->app->terminating(Container::getInstance()->forgetScopedInstances(...));
         $this->app->bind(BadgeDesk::class, Badges::class);
+        $this->app->bind(Taught::class, WhatIsTaught::class);
         Sanctum::usePersonalAccessTokenModel(Token::class);
     }
 
     public function boot(): void
     {
+        Permit::relate();
         Model::shouldBeStrict(! $this->app->environment('production') === true);
         JsonResource::withoutWrapping();
         Auth::viaRequest('device-token', static fn (Request $request): ?Device => Device::carrying($request->bearerToken()));

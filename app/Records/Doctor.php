@@ -7,7 +7,7 @@ namespace App\Records;
 use App\Competency\Anchors;
 use App\People\Role;
 use App\People\User;
-use App\Workshop\Policy;
+use App\Policy\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Artisan;

@@ -6,6 +6,7 @@ namespace App\Workshop;
 
 use App\Language\Speech;
 use App\People\User;
+use App\Policy\Policy;
 use App\Support\PowerLock;
 use App\Workshop\Events\PolicyChanged;
 use Carbon\CarbonImmutable;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
-use App\Competency\Permit;
 use App\Support\BootsByName;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
@@ -32,8 +31,10 @@ use MillStep\Core\Workshop\Speeds;
  * @property bool $in_service
  * @property string|null $service_note
  * @property Collection<int, Crib> $cribs
- * @property Collection<int, Permit> $permits
+ * @property Collection<int, Model> $permits  that running it alone takes, all of them: the room of competency says which
  * @property Collection<int, ServiceChange> $services
+ *
+ * @method BelongsToMany<Model, Machine> permits()
  */
 final class Machine extends Model
 {
@@ -95,16 +96,6 @@ final class Machine extends Model
         $services->orderByDesc('at')->orderByDesc('id');
 
         return $services;
-    }
-
-    /**
-     * The permits that running this machine alone takes, all of them.
-     *
-     * @return BelongsToMany<Permit, $this>
-     */
-    public function permits(): BelongsToMany
-    {
-        return $this->belongsToMany(Permit::class, 'competency_machine_permit');
     }
 
     /** @return array<string, mixed> as the core's plans read it */

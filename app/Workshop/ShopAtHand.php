@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Policy\Policy;
 use Illuminate\Support\Collection;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;

@@ -151,7 +151,7 @@ it('is put away when it was opened by mistake, and kept', function (): void {
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertConflict()->assertJsonPath('code', 'cancelled');
     expect(Attempt::query()->findOrFail($this->attempt))->marks->toBe(['eyes' => ['result' => 'met']])->cancelled_by->toBe($this->by->id)
         ->and(LedgerEntry::query()->where('type', 'assessment_concluded')->count())->toBe(0)
-        ->and($this->getJson('/api/competency/today')->json('waiting'))->toBe([]);
+        ->and($this->getJson('/api/records/today')->json('waiting'))->toBe([]);
     $this->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])
         ->assertCreated()->assertJsonPath('id', fn (string $id): bool => $id !== $this->attempt);
 });

@@ -37,9 +37,9 @@ it('takes no person\'s session for a device, and no unknown token', function ():
 
 it('shows a learner their own record and nobody else\'s', function (): void {
     [$me, $other] = [$this->person(), $this->person()];
-    $this->actingAs($me)->getJson("/api/competency/learners/{$me->id}")->assertOk();
-    foreach (["/api/competency/learners/{$other->id}", "/api/practice/learners/{$other->id}/entries",
-        "/api/competency/learners/{$other->id}/permits/drill-through-10/sign-off", '/api/competency/today'] as $path) {
+    $this->actingAs($me)->getJson("/api/records/learners/{$me->id}")->assertOk();
+    foreach (["/api/records/learners/{$other->id}", "/api/practice/learners/{$other->id}/entries",
+        "/api/competency/learners/{$other->id}/permits/drill-through-10/sign-off", '/api/records/today'] as $path) {
         $this->getJson($path)->assertForbidden();
     }
 });
@@ -72,5 +72,5 @@ it('refuses a NUL at the door, wherever it stands', function (array $body): void
 })->with([[['reason' => "For\0 a talk."]], [['type' => "sus\0pended"]], [["ex\0tra" => 'x']], [['deep' => ['er' => ["a\0b"]]]]]);
 
 it('has no record of somebody who does not learn', function (): void {
-    $this->actingAs($this->person(Role::Lead))->getJson('/api/competency/learners/'.$this->instructor()->id)->assertForbidden();
+    $this->actingAs($this->person(Role::Lead))->getJson('/api/records/learners/'.$this->instructor()->id)->assertForbidden();
 });

@@ -96,7 +96,7 @@ it('is refused when the anchors were tampered with', function (): void {
 });
 
 it('prints its signed head on a learner\'s record', function (): void {
-    $chain = $this->actingAs($this->by)->getJson("/api/competency/learners/{$this->learner->id}")->assertOk()->json('chain');
+    $chain = $this->actingAs($this->by)->getJson("/api/records/learners/{$this->learner->id}")->assertOk()->json('chain');
     expect($chain['count'])
         ->toBe(LedgerEntry::query()->count())
         ->and($chain['hash'])
@@ -138,7 +138,7 @@ it('has every change of what decides who may run written down by the database it
     $this->deleteJson("/api/people/everybody/{$this->by->id}/pin")->assertOk();
     $this->putJson(
         '/api/workshop/policy',
-        ['settings' => [...App\Workshop\Policy::settingsInForce(), 'learner_cap_rpm' => 900], 'note' => 'Slower for now'],
+        ['settings' => [...App\Policy\Policy::settingsInForce(), 'learner_cap_rpm' => 900], 'note' => 'Slower for now'],
     )
         ->assertOk();
     App\Competency\Permit::query()->where('code', 'drill-through-10')->update(['validity_days' => 3650]);

@@ -43,7 +43,7 @@ it('shows who would stand elsewhere, and keeps nothing until it is said', functi
     ]);
     expect(Permit::query()->get()->toJson())->toBe($before);
     ($this->put)([...$given, 'preview' => false])->assertOk()->assertJsonPath('permit.requirement.guided', ['C6']);
-    $this->getJson("/api/competency/learners/$learner->id")->assertJsonPath('permits.0.standing.stage', 0);
+    $this->getJson("/api/records/learners/$learner->id")->assertJsonPath('permits.0.standing.stage', 0);
 });
 
 it('makes a changed statement a new version, once however often it is sent; the old one carries for its grace', function (): void {
@@ -53,7 +53,7 @@ it('makes a changed statement a new version, once however often it is sent; the 
     ($this->put)([...$given, 'preview' => true])->assertJsonPath('affected', []);
     ($this->put)($given)->assertOk()->assertJsonPath('permit.statement_version', 2);
     ($this->put)($given)->assertOk()->assertJsonPath('permit.statement_version', 2);
-    $standing = fn () => $this->getJson("/api/competency/learners/$learner->id")->json('permits.0.standing');
+    $standing = fn () => $this->getJson("/api/records/learners/$learner->id")->json('permits.0.standing');
     expect($standing()['stage'])->toBe(5);
     $this->travel(11)->days();
     expect($standing())->toMatchArray(['stage' => 4, 'lapsed' => 'statement']);

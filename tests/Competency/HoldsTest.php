@@ -70,7 +70,7 @@ it('brings a line back by correcting its correction', function (): void {
     ($this->correct)($this->by, $wrong);
     $correction = LedgerEntry::query()->where('type', 'corrected')->sole();
     ($this->correct)($this->by, $correction)->assertCreated();
-    $this->getJson("/api/competency/learners/{$this->learner->id}")->assertJsonPath('permits.0.practice.count', 3);
+    $this->getJson("/api/records/learners/{$this->learner->id}")->assertJsonPath('permits.0.practice.count', 3);
     ($this->correct)($this->by, $wrong)->assertCreated();
 });
 

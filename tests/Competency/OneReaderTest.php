@@ -29,7 +29,7 @@ it('forgets the scope of a signature that was corrected, at the gate as on the p
     app('auth')->forgetGuards();
     $this->flushHeaders()
         ->actingAs($this->by)
-        ->getJson("/api/competency/learners/{$this->learner->id}")
+        ->getJson("/api/records/learners/{$this->learner->id}")
         ->assertJsonPath('permits.0.signed_off.scope.max_diameter_mm', 10);
 });
 
@@ -38,7 +38,7 @@ it('counts on the page what counts on the ladder, and nothing that was taken bac
     $check = LedgerEntry::query()->where('type', 'check_attempted')->sole();
     app(CorrectEntry::class)($practice, $this->by, 'Confirmed twice.', '2468');
     app(CorrectEntry::class)($check, $this->by, 'Somebody else sat it.', '2468');
-    $page = $this->actingAs($this->by)->getJson("/api/competency/learners/{$this->learner->id}")->assertOk();
+    $page = $this->actingAs($this->by)->getJson("/api/records/learners/{$this->learner->id}")->assertOk();
     expect($page->json('permits.0.practice'))
         ->toMatchArray(['count' => 2, 'minutes' => 80])
         ->and($page->json('permits.0.checks.0.passed'))

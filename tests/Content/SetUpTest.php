@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Learning\Lesson;
 use App\People\Role;
-use App\Workshop\Shop;
+use App\Policy\Shop;
 
 it('tells the lead alone how far the shop has come', function (): void {
     $this->actingAs($this->instructor())->getJson('/api/content/set-up')->assertForbidden();

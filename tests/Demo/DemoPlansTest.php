@@ -17,7 +17,7 @@ function demo_plans(): array
     return Plan::query()->orderBy('name')->get()->map(fn (Plan $plan): array => [
         'name' => $plan->name,
         'kind' => $plan->kind,
-        'answer' => json_decode(json_encode($plan->planNow()->toJson(), JSON_THROW_ON_ERROR), true),
+        'answer' => json_decode(json_encode($plan->planNow(new App\Workshop\ShopAtHand)->toJson(), JSON_THROW_ON_ERROR), true),
     ])->all();
 }
 

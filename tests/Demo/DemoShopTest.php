@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-use App\Competency\LearnerRecord;
 use App\Competency\LedgerEntry;
 use App\Competency\Standings;
-use App\Competency\Today;
 use App\Demo\DemoShop;
 use App\Gate\Badge;
 use App\Gate\DemoBadges;
 use App\People\Cohort;
 use App\People\Role;
 use App\People\User;
+use App\Records\LearnerRecord;
+use App\Records\Today;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 

@@ -48,7 +48,7 @@ final class Pool
         '#^/api/records/alerts$#' => ['alert' => 'id'],
         '#^/api/practice/#' => ['entry' => 'id'],
         '#^/api/competency/learners/\d+$#' => ['entry' => 'id', 'attempt' => 'last_attempt', 'permit' => 'code', 'code' => 'code'],
-        '#^/api/competency/today$#' => ['session' => 'session', 'hold' => 'id', 'learner' => 'learner'],
+        '#^/api/records/today$#' => ['session' => 'session', 'hold' => 'id', 'learner' => 'learner'],
         '#^/api/learning/lessons/#' => ['progress' => 'progress', 'step' => 'key', 'code' => 'code'],
         '#/attempts#' => ['attempt' => 'id', 'criterion' => 'id'],
     ];

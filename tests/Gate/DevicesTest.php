@@ -140,7 +140,7 @@ it('counts a companion\'s badge that nobody has as a guess too', function (): vo
 
 it('is only its machine\'s: a token reads and starts nothing else', function (): void {
     app('auth')->forgetGuards();
-    $this->flushHeaders()->withToken($this->token)->getJson('/api/competency/today')->assertUnauthorized();
+    $this->flushHeaders()->withToken($this->token)->getJson('/api/records/today')->assertUnauthorized();
     $this->getJson('/api/gate/devices')->assertUnauthorized();
     $this->postJson("/api/competency/learners/{$this->learner->id}/permits/drill-through-10/holds", [])->assertUnauthorized();
 });

@@ -11,10 +11,10 @@ use App\Gate\MachineSession;
 use App\Gate\Presence;
 use App\People\ChangeActive;
 use App\People\Role;
+use App\Policy\Policy;
 use App\Workshop\ChangePolicy;
 use App\Workshop\ChangeService;
 use App\Workshop\Machine;
-use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 
 beforeEach(function (): void {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\Competency\LedgerEntry;
 use App\Learning\Attempt;
-use App\Workshop\Policy;
+use App\Policy\Policy;
 
 function rightOnes(Attempt $attempt): array
 {

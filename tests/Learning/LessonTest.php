@@ -33,7 +33,7 @@ it('says what the crib lacks instead of making a figure up', function (): void {
 });
 
 it('follows the shop\'s policy', function (): void {
-    App\Workshop\Policy::query()->create(['settings' => ['pilot_school' => 'single'], 'in_force_from' => now()]);
+    App\Policy\Policy::query()->create(['settings' => ['pilot_school' => 'single'], 'in_force_from' => now()]);
     expect($this->getJson('/api/learning/lessons/C6')->json('figures'))->not->toHaveKey('pilot.drill')->toHaveKey('final.drill');
 });
 
@@ -136,7 +136,7 @@ it('is sent back from a hold point with the reason, and asks again', function ()
     $back('The vice is loose.')->assertNoContent();
     $back('Something else.')->assertNoContent();
     expect($step())->toMatchArray(['waiting_since' => null, 'sent_back' => 'The vice is loose.', 'done' => false])
-        ->and($this->actingAs($this->instructor())->getJson('/api/competency/today')->json('waiting'))->toBe([]);
+        ->and($this->actingAs($this->instructor())->getJson('/api/records/today')->json('waiting'))->toBe([]);
     $this->actingAs($this->learner);
     answer($this, 'hold');
     expect($step())->toMatchArray(['sent_back' => null])->and($step()['waiting_since'])->not->toBeNull();

@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\People\GoodPassword;
 use App\People\Letter;
 use App\People\Role;
-use App\Workshop\Policy;
+use App\Policy\Policy;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Password;
 

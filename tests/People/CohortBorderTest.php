@@ -25,14 +25,14 @@ beforeEach(function (): void {
 });
 
 it('shows an instructor the learners of their own cohorts, until the lead says otherwise', function (): void {
-    $this->actingAs($this->by)->getJson("/api/competency/learners/{$this->own->id}")->assertOk();
-    $this->getJson("/api/competency/learners/{$this->other->id}")->assertForbidden();
-    expect(array_column($this->getJson('/api/competency/today')->json('cohorts'), 'name'))->toBe(['Mine']);
+    $this->actingAs($this->by)->getJson("/api/records/learners/{$this->own->id}")->assertOk();
+    $this->getJson("/api/records/learners/{$this->other->id}")->assertForbidden();
+    expect(array_column($this->getJson('/api/records/today')->json('cohorts'), 'name'))->toBe(['Mine']);
     $this->actingAs($this->person(Role::Lead))->putJson("/api/people/everybody/{$this->by->id}", [
         'name' => $this->by->name, 'email' => $this->by->email, 'role' => 'instructor', 'all_cohorts' => true,
     ])->assertOk();
-    $this->actingAs($this->by->refresh())->getJson("/api/competency/learners/{$this->other->id}")->assertOk();
-    expect(array_column($this->getJson('/api/competency/today')->json('cohorts'), 'name'))->toBe(['Mine', 'Theirs']);
+    $this->actingAs($this->by->refresh())->getJson("/api/records/learners/{$this->other->id}")->assertOk();
+    expect(array_column($this->getJson('/api/records/today')->json('cohorts'), 'name'))->toBe(['Mine', 'Theirs']);
 });
 
 it('lets nobody decide, mark or sign for a learner of another cohort', function (): void {
@@ -47,7 +47,7 @@ it('lets nobody decide, mark or sign for a learner of another cohort', function 
     ]);
     $permit = $this->permit()->code;
     $this->actingAs($this->by);
-    expect($this->getJson('/api/competency/today')->json('waiting'))->toBe([]);
+    expect($this->getJson('/api/records/today')->json('waiting'))->toBe([]);
     $this->postJson('/api/learning/holds/'.$progress->holds[0]->id.'/open')->assertForbidden();
     $this->postJson("/api/practice/entries/$entry->id/decision", ['confirm' => true])->assertForbidden();
     $this->postJson('/api/assessment/attempts', [

@@ -33,7 +33,7 @@ it('takes no command that does not say', function (): void {
 });
 
 it('says in words and with a code that a session has ended', function (): void {
-    $this->getJson('/api/competency/today')
+    $this->getJson('/api/records/today')
         ->assertUnauthorized()
         ->assertJson(['code' => 'signed_out'])
         ->assertJsonPath('message', fn (string $words) => str_contains($words, 'Sign in to go on'));
@@ -92,7 +92,7 @@ it('ends the sessions of whoever is deactivated, and lets nobody deactivate them
 it('lets an auditor read records and changes, and change nothing', function (): void {
     $auditor = $this->person(Role::Auditor);
     $learner = $this->person();
-    $this->actingAs($auditor)->getJson("/api/competency/learners/{$learner->id}")->assertOk();
+    $this->actingAs($auditor)->getJson("/api/records/learners/{$learner->id}")->assertOk();
     $this->getJson('/api/records/changes')->assertOk();
     foreach (["/api/competency/learners/{$learner->id}/permits/drill-through-10/holds",
         "/api/competency/learners/{$learner->id}/permits/drill-through-10/sign-off", '/api/practice/entries',

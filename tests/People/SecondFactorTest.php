@@ -5,8 +5,8 @@ declare(strict_types=1);
 use App\People\Role;
 use App\People\Totp;
 use App\People\User;
+use App\Policy\Policy;
 use App\Records\AuditLine;
-use App\Workshop\Policy;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
@@ -56,7 +56,7 @@ it('lets nobody in on the password alone', function (): void {
     ($this->password)()->assertStatus(202)->assertExactJson(['second_factor' => true]);
     $this->getJson('/api/people/me')->assertJsonPath('person', null);
     ($this->give)('123')->assertUnprocessable();
-    $this->getJson('/api/competency/today')->assertUnauthorized();
+    $this->getJson('/api/records/today')->assertUnauthorized();
     ($this->give)(($this->code)())->assertOk()->assertJsonPath('id', $this->who->id)->assertJsonPath('second_factor', 'on');
     $this->getJson('/api/people/me')->assertJsonPath('person.id', $this->who->id);
 });
@@ -106,10 +106,10 @@ it('comes first where the policy requires it, for whoever teaches', function ():
         'in_force_from' => now()->subMinute(),
     ]);
     $this->actingAs($this->who)->getJson('/api/people/me')->assertJsonPath('person.second_factor', 'wanted');
-    $this->getJson('/api/competency/today')->assertForbidden()->assertJsonPath('code', 'second_factor_wanted');
+    $this->getJson('/api/records/today')->assertForbidden()->assertJsonPath('code', 'second_factor_wanted');
     $this->actingAs($this->person())->getJson('/api/planning/plans')->assertOk();
     ($this->setUp2)();
-    $this->actingAs($this->who->refresh())->getJson('/api/competency/today')->assertOk();
+    $this->actingAs($this->who->refresh())->getJson('/api/records/today')->assertOk();
     $this->deleteJson('/api/people/me/second-factor', ['password' => 'mast-and-vane'])
         ->assertConflict()
         ->assertJsonPath('code', 'second_factor_required');

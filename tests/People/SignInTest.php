@@ -12,7 +12,7 @@ it('signs in, says who it is, and signs out', function (): void {
         ->assertJson(['name' => $user->name, 'role' => 'instructor']);
     $this->getJson('/api/people/me')->assertJsonPath('person.id', $user->id);
     $this->deleteJson('/api/people/session')->assertNoContent();
-    $this->getJson('/api/competency/today')->assertUnauthorized();
+    $this->getJson('/api/records/today')->assertUnauthorized();
 });
 
 it('refuses a wrong password and somebody who is no longer active, in the same words', function (): void {
@@ -88,8 +88,8 @@ it('adds the first lead of a real shop, who sets a password by mail', function (
 it('puts out whoever is no longer active, in the middle of a session', function (): void {
     $user = $this->instructor();
     $this->postJson('/api/people/session', ['email' => $user->email, 'password' => 'mast-and-vane'])->assertOk();
-    $this->getJson('/api/competency/today')->assertOk();
+    $this->getJson('/api/records/today')->assertOk();
     $user->update(['active' => false]);
     Illuminate\Support\Facades\Auth::forgetGuards();
-    $this->getJson('/api/competency/today')->assertUnauthorized();
+    $this->getJson('/api/records/today')->assertUnauthorized();
 });

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\People\Role;
-use App\Workshop\Policy;
+use App\Policy\Policy;
 use Illuminate\Testing\TestResponse;
 
 /** @param  array<string, mixed>  $with */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use App\People\Role;
 use App\Planning\Plan;
-use App\Workshop\Policy;
+use App\Policy\Policy;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 
@@ -202,7 +202,7 @@ it('reads the shop once for a hundred plans', function (): void {
 
 it('lists what a plan may belong to', function (): void {
     $this->actingAs($this->person());
-    expect($this->getJson('/api/planning/choices')->assertOk()->json('parts'))->toHaveCount(8);
+    expect($this->getJson('/api/content/plan-choices')->assertOk()->json('parts'))->toHaveCount(8);
 });
 
 it('lets one broken plan spoil nobody\'s preview, list or page', function (): void {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 use App\Competency\Anchors;
 use App\People\Role;
+use App\Policy\Policy;
 use App\Records\Alert;
 use App\Records\Doctor;
-use App\Workshop\Policy;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;

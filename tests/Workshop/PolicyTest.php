@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\People\Role;
-use App\Workshop\Policy;
+use App\Policy\Policy;
 use MillStep\Core\Policy\PolicySettings;
 
 it('says what can be set, what is set, and what was changed by whom and why', function (): void {

@@ -3,11 +3,11 @@
 declare(strict_types=1);
 
 use App\People\Role;
+use App\Policy\Policy;
 use App\Workshop\Bar;
 use App\Workshop\Crib;
 use App\Workshop\Machine;
 use App\Workshop\MaterialRow;
-use App\Workshop\Policy;
 use App\Workshop\WorkshopFile;
 use Illuminate\Testing\TestResponse;
 use MillStep\Core\Policy\PolicySettings;

@@ -28,7 +28,7 @@ final class PermitController
     }
 
     /** What a permit may be about and for whom, for the editor. */
-    public function choices(): JsonResponse
+    public function choices(DefinePermit $define): JsonResponse
     {
         return new JsonResponse([
             'machines' => Machine::query()->orderBy('name')->get()->map(static fn (Machine $machine): array => [
@@ -37,7 +37,7 @@ final class PermitController
             'signers' => User::query()->whereIn('role', [Role::Lead, Role::Instructor])->where('active', true)->orderBy('name')->get()
                 ->map(static fn (User $user): array => ['id' => $user->id, 'name' => $user->name])->all(),
             'operations' => Scope::OPERATIONS,
-            ...DefinePermit::choices(),
+            ...$define->choices(),
         ]);
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Http;
 
-use App\Workshop\Policy;
+use App\Policy\Policy;
 use Carbon\CarbonImmutable;
 use Closure;
 use Illuminate\Auth\AuthenticationException;

@@ -4,14 +4,11 @@ declare(strict_types=1);
 
 namespace App\Planning\Http;
 
-use App\Assessment\Sheet;
-use App\Learning\Lesson;
 use App\People\User;
 use App\Planning\Plan;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
 use App\Planning\SavePlan;
-use App\Workshop\Part;
 use App\Workshop\ShopAtHand;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -79,32 +76,6 @@ final class PlanController
             'plans' => array_map(static fn (Plan $plan): array => PlanResource::entry($plan, $user), $plans),
             'headings' => array_map(static fn (Planned $each): array => $each->heading, $planned),
             'changes' => PlanChanges::between($planned[0]->compared(), $planned[1]->compared())->toArray(),
-        ]);
-    }
-
-    /** What a plan may be attached to, and which parts there are. */
-    public function choices(): JsonResponse
-    {
-        return new JsonResponse([
-            'lessons' => Lesson::query()
-                ->orderBy('code')
-                ->get()
-                ->unique('code')
-                ->map(static fn (Lesson $lesson): array => ['code' => $lesson->code, 'title' => $lesson->title])
-                ->values()
-                ->all(),
-            'sheets' => Sheet::query()
-                ->orderBy('code')
-                ->get()
-                ->unique('code')
-                ->map(static fn (Sheet $sheet): array => ['code' => $sheet->code, 'title' => $sheet->title])
-                ->values()
-                ->all(),
-            'parts' => Part::query()
-                ->orderBy('id')
-                ->get()
-                ->map(static fn (Part $part): array => ['slug' => $part->slug, 'name' => $part->name, 'stock' => $part->stock])
-                ->all(),
         ]);
     }
 

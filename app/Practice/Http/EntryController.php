@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Practice\Http;
 
 use App\People\User;
+use App\Policy\Policy;
 use App\Practice\DecideOnPractice;
 use App\Practice\Entry;
 use App\Practice\LogPractice;
 use App\Practice\WithdrawPractice;
 use App\Workshop\Machine;
-use App\Workshop\Policy;
 use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;

@@ -7,6 +7,7 @@ namespace App\Workshop\Http;
 use App\Workshop\Crib;
 use App\Workshop\Machine;
 use App\Workshop\ServiceChange;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -25,7 +26,7 @@ final class MachineResource extends JsonResource
             'service_note' => $this->service_note,
             'language' => $this->language,
             'cribs' => $this->cribs->map(static fn (Crib $crib): array => ['slug' => $crib->slug, 'name' => $crib->name])->all(),
-            'permits' => $this->permits->map(static fn ($permit): array => ['code' => $permit->code, 'name' => $permit->name])->all(),
+            'permits' => $this->permits->map(static fn (Model $permit): array => ['code' => $permit->getAttribute('code'), 'name' => $permit->getAttribute('name')])->all(),
             'services' => $this->services->map(static fn (ServiceChange $entry): array => [
                 'in_service' => $entry->in_service, 'reason' => $entry->reason, 'by' => $entry->by?->name,
                 'at' => $entry->at->toIso8601ZuluString(),

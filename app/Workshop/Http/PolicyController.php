@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Workshop\Http;
 
 use App\People\User;
+use App\Policy\Policy;
 use App\Workshop\ChangePolicy;
-use App\Workshop\Policy;
 use App\Workshop\TypedSettings;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -24,13 +24,15 @@ final class PolicyController
             $catalogue[] = ['key' => $key, ...$setting];
         }
 
+        $changes = Policy::query()->latest('in_force_from')->latest('id')->limit(self::SHOWN_CHANGES)->get();
+        $names = User::query()->whereKey($changes->pluck('set_by')->filter()->unique())->pluck('name', 'id');
+
         return new JsonResponse([
             'settings' => (object) Policy::settingsInForce(),
             'catalogue' => $catalogue,
-            'changes' => Policy::query()->with('by')->latest('in_force_from')->latest('id')->limit(self::SHOWN_CHANGES)->get()
-                ->map(static fn (Policy $policy): array => [
-                    'in_force_from' => $policy->in_force_from->toIso8601ZuluString(), 'by' => $policy->by?->name, 'note' => $policy->note,
-                ])->all(),
+            'changes' => $changes->map(static fn (Policy $policy): array => [
+                'in_force_from' => $policy->in_force_from->toIso8601ZuluString(), 'by' => $names[$policy->set_by] ?? null, 'note' => $policy->note,
+            ])->all(),
         ]);
     }
 

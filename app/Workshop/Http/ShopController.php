@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop\Http;
 
 use App\Language\Sentences;
-use App\Workshop\Shop;
+use App\Policy\Shop;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;

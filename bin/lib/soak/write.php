@@ -66,7 +66,7 @@ $people = array_values(
 $runs = array_column($people, null, 'name')['Ansel Byrdvik'];
 $ready = array_column($people, null, 'name')['Blanka Corriveau'];
 $ready += ['browser' => new Browser($url, $ready['email'], $password)];
-$permit = until_answered($teacher, 'GET', '/api/competency/learners/'.$runs['id'], [])['json']['permits'][0]['code'];
+$permit = until_answered($teacher, 'GET', '/api/records/learners/'.$runs['id'], [])['json']['permits'][0]['code'];
 $device = new Browser($url);
 $device->carry(
     (string) until_answered($lead, 'POST', '/api/gate/machines/bench-drill/devices', ['id' => uuid(), 'name' => 'Soak'])['json']['token'],

@@ -18,7 +18,7 @@ const { person, teaches } = useMe();
 const REFRESH_MS = 10_000;
 const record = useQuery({
   queryKey: ['record', props.id],
-  queryFn: () => must(api.GET('/api/competency/learners/{learner}', { params: { path: { learner: props.id } } })),
+  queryFn: () => must(api.GET('/api/records/learners/{learner}', { params: { path: { learner: props.id } } })),
   refetchInterval: REFRESH_MS,
 });
 const print = () => window.print();

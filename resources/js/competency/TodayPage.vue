@@ -22,7 +22,7 @@ const { all } = useNext();
 const REFRESH_MS = 10_000;
 const today = useQuery({
   queryKey: ['today'],
-  queryFn: () => must(api.GET('/api/competency/today')),
+  queryFn: () => must(api.GET('/api/records/today')),
   refetchInterval: REFRESH_MS,
 });
 const presence = useCommand((present: boolean) => ({

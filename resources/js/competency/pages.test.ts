@@ -44,7 +44,7 @@ describe('today', () => {
   async function page(body = today()) {
     queryClient.clear();
     signedIn('instructor');
-    serve('GET /api/competency/today', body);
+    serve('GET /api/records/today', body);
     const mounted = mountIn(TodayPage, {});
     await flushPromises();
     return mounted;
@@ -111,20 +111,20 @@ describe('today', () => {
   });
 
   it('says that the shop cannot be reached, and tries again when asked', async () => {
-    serve('GET /api/competency/today', new Refusal(500, 'Something broke.'));
+    serve('GET /api/records/today', new Refusal(500, 'Something broke.'));
     queryClient.clear();
     signedIn('learner');
     const mounted = mountIn(TodayPage, {});
     await flushPromises();
     expect(mounted.find('[role=alert]').text()).toContain('Something broke.');
-    serve('GET /api/competency/today', today());
+    serve('GET /api/records/today', today());
     await mounted.find('[role=alert] button').trigger('click');
     await flushPromises();
     expect(names(mounted)).toHaveLength(4);
   });
 
   it('does not offer to ask again for what is somebody else’s', async () => {
-    serve('GET /api/competency/today', new Refusal(403, 'This is not yours to see.'));
+    serve('GET /api/records/today', new Refusal(403, 'This is not yours to see.'));
     queryClient.clear();
     signedIn('learner');
     const mounted = mountIn(TodayPage, {});

@@ -10,7 +10,7 @@ export function useWaiting() {
   const { teaches } = useMe();
   const { data } = useQuery({
     queryKey: ['waiting'],
-    queryFn: () => must(api.GET('/api/competency/waiting')),
+    queryFn: () => must(api.GET('/api/records/waiting')),
     enabled: teaches,
     refetchInterval: REFRESH_MS,
   });

@@ -14,7 +14,7 @@ describe('the note that somebody waits', () => {
     signedIn('instructor');
   });
   async function note(look: number) {
-    serve('GET /api/competency/waiting', { look, practice: 3 });
+    serve('GET /api/records/waiting', { look, practice: 3 });
     const mounted = mountIn(WaitingNote, {});
     await flushPromises();
     return mounted;
@@ -27,13 +27,13 @@ describe('the note that somebody waits', () => {
     expect(mounted.find('[role=status]').exists()).toBe(false);
     // One more, and it is there again; fewer, and one more, too.
     for (const look of [3, 1]) {
-      serve('GET /api/competency/waiting', { look, practice: 0 });
+      serve('GET /api/records/waiting', { look, practice: 0 });
       await queryClient.invalidateQueries();
       await flushPromises();
       expect(mounted.find('[role=status]').exists()).toBe(look === 3);
       if (look === 3) await mounted.find('button').trigger('click');
     }
-    serve('GET /api/competency/waiting', { look: 2, practice: 0 });
+    serve('GET /api/records/waiting', { look: 2, practice: 0 });
     await queryClient.invalidateQueries();
     await flushPromises();
     expect(mounted.find('[role=status]').exists()).toBe(true);
@@ -45,8 +45,8 @@ describe('the note that somebody waits', () => {
     expect((await note(2)).find('[role=status]').exists()).toBe(false);
     queryClient.clear();
     signedIn('learner');
-    const before = called('GET /api/competency/waiting').length;
+    const before = called('GET /api/records/waiting').length;
     expect((await note(2)).find('[role=status]').exists()).toBe(false);
-    expect(called('GET /api/competency/waiting')).toHaveLength(before);
+    expect(called('GET /api/records/waiting')).toHaveLength(before);
   });
 });

@@ -42,7 +42,7 @@ beforeEach(() => {
   ]);
   serve('GET /api/workshop/cribs', [crib(), crib({ slug: 'dubbed', name: 'Dubbed set' })]);
   serve('GET /api/workshop/materials', [material(), material({ key: 'brass', name: 'Brass' })]);
-  serve('GET /api/planning/choices', {
+  serve('GET /api/content/plan-choices', {
     lessons: [{ code: 'C6', title: 'Pilot and through hole' }],
     sheets: [{ code: 'PS', title: 'Through holes' }],
     parts: [{ slug: 'foot-plate', name: 'Foot plate', stock: '8 mm flat' }],

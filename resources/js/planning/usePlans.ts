@@ -20,7 +20,7 @@ export function usePlan(id: string) {
 export function usePlanChoices() {
   return useQuery({
     queryKey: ['plan-choices'],
-    queryFn: () => must(api.GET('/api/planning/choices')),
+    queryFn: () => must(api.GET('/api/content/plan-choices')),
     staleTime: 60_000,
   });
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Competency\Http\Requests;
 
 use App\Measure\LengthInput;
+use App\Policy\Policy;
 use App\Workshop\MaterialRow;
-use App\Workshop\Policy;
 use Illuminate\Foundation\Http\FormRequest;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Scope;

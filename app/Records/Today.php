@@ -2,9 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Competency;
+namespace App\Records;
 
 use App\Assessment\Attempt;
+use App\Competency\Permit;
+use App\Competency\PermitStanding;
+use App\Competency\Readiness;
+use App\Competency\Standings;
 use App\Gate\MachineSession;
 use App\Gate\Presence;
 use App\Learning\HoldPoint;

@@ -16,7 +16,7 @@ beforeEach(function (): void {
     $this->cohort = Cohort::query()->create(['name' => 'Morning', 'starts_on' => now()]);
     $this->learner = $this->person();
     $this->learner->cohorts()->attach($this->cohort);
-    $this->today = fn () => $this->actingAs($this->by)->getJson('/api/competency/today')->assertOk();
+    $this->today = fn () => $this->actingAs($this->by)->getJson('/api/records/today')->assertOk();
     $this->waiting = fn (): array => array_column(($this->today)()->json('waiting'), 'kind');
 });
 

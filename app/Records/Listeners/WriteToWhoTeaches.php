@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Competency\Listeners;
+namespace App\Records\Listeners;
 
-use App\Competency\WaitingLetter;
-use App\Competency\WhoWaits;
 use App\Learning\Events\LookAsked;
 use App\People\Role;
 use App\People\User;
 use App\Practice\Events\PracticeLogged;
+use App\Records\WaitingLetter;
+use App\Records\WhoWaits;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Support\Facades\Cache;
 

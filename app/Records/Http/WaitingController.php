@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Competency\Http;
+namespace App\Records\Http;
 
-use App\Competency\WhoWaits;
 use App\People\User;
+use App\Records\WhoWaits;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Competency\Http;
+namespace App\Records\Http;
 
-use App\Competency\LearnerRecord;
 use App\People\User;
+use App\Records\LearnerRecord;
 use Illuminate\Http\JsonResponse;
 
-final class RecordController
+final class LearnerController
 {
     public function __invoke(User $learner, LearnerRecord $record): JsonResponse
     {

@@ -2,10 +2,16 @@
 
 declare(strict_types=1);
 
-namespace App\Competency;
+namespace App\Records;
 
 use App\Assessment\Attempt as AssessmentAttempt;
 use App\Assessment\Sheet;
+use App\Competency\Anchors;
+use App\Competency\LedgerEntry;
+use App\Competency\Permit;
+use App\Competency\PermitStanding;
+use App\Competency\Readiness;
+use App\Competency\Standings;
 use App\Learning\Attempt as CheckAttempt;
 use App\Learning\Check;
 use App\Learning\Lesson;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Competency;
+namespace App\Records;
 
 use App\Learning\HoldPoint;
 use App\People\User;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Workshop;
+namespace App\Policy;
 
 use App\Language\Sentences;
 use Illuminate\Database\Eloquent\Model;

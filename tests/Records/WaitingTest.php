@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use App\Competency\Listeners\WriteToWhoTeaches;
 use App\Learning\Events\LookAsked;
 use App\People\Cohort;
 use App\People\Letter;
 use App\People\Role;
 use App\People\User;
 use App\Practice\Entry;
+use App\Records\Listeners\WriteToWhoTeaches;
 
 /** @return array{0: User, 1: User, 2: User} who teaches the class, who teaches another, a learner of the class */
 function aClass($test): array
@@ -37,9 +37,9 @@ beforeEach(fn () => config(['mail.default' => 'mailbox', 'millstep.demo' => true
 it('counts those of one’s own classes alone', function (): void {
     [$teacher, $other, $learner] = aClass($this);
     logPractice($this, $learner);
-    $this->actingAs($teacher)->getJson('/api/competency/waiting')->assertExactJson(['look' => 0, 'practice' => 1]);
-    $this->actingAs($other)->getJson('/api/competency/waiting')->assertExactJson(['look' => 0, 'practice' => 0]);
-    $this->actingAs($learner)->getJson('/api/competency/waiting')->assertForbidden();
+    $this->actingAs($teacher)->getJson('/api/records/waiting')->assertExactJson(['look' => 0, 'practice' => 1]);
+    $this->actingAs($other)->getJson('/api/records/waiting')->assertExactJson(['look' => 0, 'practice' => 0]);
+    $this->actingAs($learner)->getJson('/api/records/waiting')->assertForbidden();
 });
 
 it('writes to whoever teaches the learner and asked for it, in their language, and not twice in a while', function (): void {

@@ -2,12 +2,10 @@
 
 declare(strict_types=1);
 
-namespace App\Workshop;
+namespace App\Policy;
 
-use App\People\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Policy\ShopPolicy;
 
@@ -17,7 +15,7 @@ use MillStep\Core\Policy\ShopPolicy;
  * @property int $id
  * @property array<string, mixed> $settings
  * @property string|null $note
- * @property User|null $by
+ * @property int|null $set_by  whoever did
  * @property CarbonImmutable $in_force_from
  */
 final class Policy extends Model
@@ -53,11 +51,5 @@ final class Policy extends Model
     public static function current(): ?self
     {
         return self::query()->where('in_force_from', '<=', CarbonImmutable::now())->latest('in_force_from')->latest('id')->first();
-    }
-
-    /** @return BelongsTo<User, $this> */
-    public function by(): BelongsTo
-    {
-        return $this->belongsTo(User::class, 'set_by');
     }
 }

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Competency;
+namespace App\Records;
 
 use App\Language\Speech;
 use App\People\User;

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Content;
+
+use App\Assessment\Sheet;
+use App\Competency\Taught;
+use App\Learning\Check;
+use App\Learning\Lesson;
+use Illuminate\Database\Eloquent\Builder;
+
+/** The lessons, checks and sheets that were taken in. */
+final class WhatIsTaught implements Taught
+{
+    public function acceptedVersions(): array
+    {
+        return Lesson::query()->orderBy('version')->pluck('accepted_from', 'code')->all();
+    }
+
+    public function codes(): array
+    {
+        $titles = $this->titles();
+
+        return [
+            'lessons' => array_column($titles['lessons'], 'code'),
+            'checks' => array_column($titles['checks'], 'code'),
+            'assessments' => array_column($titles['assessments'], 'code'),
+        ];
+    }
+
+    public function titles(): array
+    {
+        return ['lessons' => self::each(Lesson::query()), 'checks' => self::each(Check::query()), 'assessments' => self::each(Sheet::query())];
+    }
+
+    /**
+     * @template TModel of Lesson|Check|Sheet
+     *
+     * @param  Builder<TModel>  $all
+     * @return list<array{code: string, title: string}>
+     */
+    private static function each(Builder $all): array
+    {
+        return array_values($all->orderBy('code')->orderByDesc('version')->get()->unique('code')
+            ->map(static fn (Lesson|Check|Sheet $one): array => ['code' => $one->code, 'title' => $one->title])->all());
+    }
+}
