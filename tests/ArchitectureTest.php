@@ -27,7 +27,7 @@ it('has the same rooms on every floor', function (): void {
     $rooms = [
         'Measure' => 'cafl', 'Workshop' => 'cafl', 'Planning' => 'cafl', 'Learning' => 'cafl', 'Practice' => 'afl',
         'Assessment' => 'cafl', 'Competency' => 'cafl', 'Gate' => 'cafl', 'Records' => 'afl', 'Live' => 'af', 'People' => 'afl',
-        'Language' => 'af', 'Content' => 'afl', 'Policy' => 'ca',
+        'Language' => 'af', 'Content' => 'afl', 'Policy' => 'cafl',
     ];
     $floors = [
         'c' => static fn (string $room): string => "core/src/$room",
@@ -150,6 +150,29 @@ it('lets rooms of the application import downwards only', function (): void {
     }
     // Competency knows entries, and no room that writes them; records are read by nobody.
     expect(array_intersect(array_keys($imports['Competency']), ['Learning', 'Practice', 'Assessment', 'Gate', 'Planning']))->toBe([]);
+});
+
+it('lets rooms of the front end import downwards only', function (): void {
+    // From the bottom up; what stands beside them (main, App, router) may import everything, and is imported by nothing.
+    $order = ['api', 'i18n', 'ui', 'measure', 'language', 'people', 'live', 'workshop', 'planning', 'policy', 'learning', 'practice', 'assessment',
+        'records', 'content', 'competency', 'gate', 'frame'];
+    $root = dirname(__DIR__).'/resources/js/';
+    $seen = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($root, FilesystemIterator::SKIP_DOTS)) as $file) {
+        $path = substr((string) $file, strlen($root));
+        $room = explode('/', $path)[0];
+        if (preg_match('/(?<!\.test)\.(?:ts|vue)$/', $path) !== 1 || ! str_contains($path, '/') || $room === 'test') {
+            continue;
+        }
+        $seen[$room] = true;
+        preg_match_all("~from '(?:@/|\.\./)([^']+)'~", (string) file_get_contents((string) $file), $found);
+        foreach ($found[1] as $import) {
+            $other = explode('/', $import)[0];
+            $below = $other === $room || in_array($other, array_slice($order, 0, (int) array_search($room, $order, true)), true);
+            expect($below)->toBeTrue("$path imports $import");
+        }
+    }
+    expect(array_diff(array_keys($seen), $order))->toBe([]);
 });
 
 arch('records read every room and are read by none')

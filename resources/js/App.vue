@@ -2,10 +2,10 @@
 import { computed } from 'vue';
 import { usePageTitle } from './ui/usePageTitle';
 import NotYours from './people/NotYours.vue';
-import ShopFrame from './people/ShopFrame.vue';
+import ShopFrame from './frame/ShopFrame.vue';
 import SignInAgain from './people/SignInAgain.vue';
-import { useMe } from './people/useMe';
-import { mayOpen } from './roles';
+import { useMe } from './api/useMe';
+import { mayOpen } from './people/mayOpen';
 import { sessionLost, watchSession } from './people/useSession';
 
 watchSession();

@@ -1,6 +1,6 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import { queryClient } from './api/queries';
-import { meQuery, type Role } from './people/useMe';
+import { meQuery, type Role } from './api/useMe';
 
 declare module 'vue-router' {
   interface RouteMeta {
@@ -95,7 +95,7 @@ export const router = createRouter({
     { path: '/workshop', name: 'workshop', component: () => import('./workshop/MachinesPage.vue') },
     { path: '/workshop/cribs', name: 'cribs', component: () => import('./workshop/CribsPage.vue') },
     { path: '/workshop/materials', name: 'materials', component: () => import('./workshop/MaterialsPage.vue') },
-    { path: '/workshop/policy', name: 'policy', component: () => import('./workshop/PolicyPage.vue') },
+    { path: '/workshop/policy', name: 'policy', component: () => import('./policy/PolicyPage.vue') },
     {
       path: '/workshop/devices',
       name: 'devices',

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import PageState from '@/ui/PageState.vue';
 import PlanLinks from '@/planning/PlanLinks.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api, must } from '@/api/client';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import LogbookEntries from '@/practice/LogbookEntries.vue';
 import PageState from '@/ui/PageState.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';

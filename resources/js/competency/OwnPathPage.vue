@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import LearnerPage from './LearnerPage.vue';
 
 /** A learner's own path: their record, and nobody else's. */

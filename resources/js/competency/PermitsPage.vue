@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api, must } from '@/api/client';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import PageState from '@/ui/PageState.vue';
 import WorkshopTabs from '@/workshop/WorkshopTabs.vue';
 import { useQuery } from '@tanstack/vue-query';

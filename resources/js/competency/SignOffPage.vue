@@ -4,7 +4,7 @@ import { asTyped } from '@/measure/asTyped';
 import SizeField from '@/measure/SizeField.vue';
 import { useUnits } from '@/measure/useUnits';
 import { withUnit } from '@/measure/withUnit';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import DateField from '@/ui/DateField.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';

@@ -10,7 +10,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import StageKey from './StageKey.vue';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import SetUpPanel from '@/content/SetUpPanel.vue';
 import { finds } from '@/ui/find';
 import { useNext } from './useNext';

@@ -1,5 +1,5 @@
 import { api, must } from '@/api/client';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 

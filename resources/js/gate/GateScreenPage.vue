@@ -2,7 +2,7 @@
 import { speak } from '@/i18n';
 import { deviceApi, must, type Schemas } from '@/api/client';
 import { useLive } from '@/live/useLive';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import { useLocalStorage } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { api, must, speakFor } from '@/api/client';
 import { queryClient } from '@/api/queries';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import { useMutation, useQuery } from '@tanstack/vue-query';

@@ -1,5 +1,5 @@
 import { formatLocale } from '@/i18n';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import { computed } from 'vue';
 import { MM_PER_INCH } from './asTyped';
 

@@ -13,7 +13,7 @@ import PasswordDialog from './PasswordDialog.vue';
 import PinDialog from './PinDialog.vue';
 import SecondFactorPanel from './SecondFactorPanel.vue';
 import SessionList from './SessionList.vue';
-import { useMe } from './useMe';
+import { useMe } from '@/api/useMe';
 
 /** One's own account: name, language, units, looks; password, signing PIN, second factor; where one is signed in. */
 const { t } = useI18n();

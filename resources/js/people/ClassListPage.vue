@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
 import { useSay } from '@/language/useSay';
-import RecordsTabs from '@/records/RecordsTabs.vue';
+import RecordsTabs from '@/people/RecordsTabs.vue';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import { useAction } from '@/ui/useAction';

@@ -12,7 +12,7 @@ import { reactive } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import DoorPage from './DoorPage.vue';
-import { meQuery } from './useMe';
+import { meQuery } from '@/api/useMe';
 
 /** The first person of a new shop makes the shop lead's account, with the code that its start printed. */
 const { t } = useI18n();

@@ -7,7 +7,7 @@ import { useAction } from '@/ui/useAction';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import DoorPage from './DoorPage.vue';
-import { useMe } from './useMe';
+import { useMe } from '@/api/useMe';
 
 const { t } = useI18n();
 const { me } = useMe();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { watchEffect } from 'vue';
 import { useRouter } from 'vue-router';
-import { useMe } from './useMe';
+import { useMe } from '@/api/useMe';
 
 /** Sends each person to their own first screen. */
 const { person, teaches, audits } = useMe();

@@ -4,7 +4,7 @@ import { queryClient } from '@/api/queries';
 import { LANGUAGES, speak, spoken, type Language } from '@/i18n';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { meQuery, useMe } from './useMe';
+import { meQuery, useMe } from '@/api/useMe';
 
 /** What Mill Step speaks: at once on this page, and from now on to whoever is signed in. Each is named in itself. */
 const NAMES: Record<Language, string> = { en: 'English', es: 'Español' };

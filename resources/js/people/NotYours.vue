@@ -2,7 +2,7 @@
 import { formatLocale } from '@/i18n';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { useMe, type Role } from './useMe';
+import { useMe, type Role } from '@/api/useMe';
 
 /** A page that another role works with: says whose it is, who is signed in, and the way back. */
 const props = defineProps<{ roles: readonly Role[] }>();

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
-import RecordsTabs from '@/records/RecordsTabs.vue';
+import RecordsTabs from '@/people/RecordsTabs.vue';
 import BigButton from '@/ui/BigButton.vue';
 import LinkButton from '@/ui/LinkButton.vue';
 import { finds } from '@/ui/find';
@@ -15,7 +15,7 @@ import BadgeDialog from './BadgeDialog.vue';
 import CohortDialog from './CohortDialog.vue';
 import InvitationLink from './InvitationLink.vue';
 import PersonDialog from './PersonDialog.vue';
-import { useMe } from './useMe';
+import { useMe } from '@/api/useMe';
 
 /** Everybody of the shop: who is here, who signs for what, whose PIN is set. */
 type Somebody = Schemas['Somebody'];

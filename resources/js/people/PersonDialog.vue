@@ -10,7 +10,7 @@ import TextField from '@/ui/TextField.vue';
 import { useAction } from '@/ui/useAction';
 import { reactive } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { useMe } from './useMe';
+import { useMe } from '@/api/useMe';
 
 /** Somebody new, or what is known of somebody. */
 type Role = Schemas['Role'];

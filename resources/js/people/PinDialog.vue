@@ -7,7 +7,7 @@ import SecretField from '@/ui/SecretField.vue';
 import { useAction } from '@/ui/useAction';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { useMe } from './useMe';
+import { useMe } from '@/api/useMe';
 
 /** One's own signing PIN: set or changed by its owner alone, who says their password again. */
 const emit = defineEmits<{ close: [] }>();

@@ -7,7 +7,7 @@ import SecretField from '@/ui/SecretField.vue';
 import SheetDialog from '@/ui/SheetDialog.vue';
 import { useI18n } from 'vue-i18n';
 import FactorForm from './FactorForm.vue';
-import { useMe } from './useMe';
+import { useMe } from '@/api/useMe';
 import { sessionLost, signedInAgain } from './useSession';
 import { useSignIn } from './useSignIn';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
 import { queryClient } from '@/api/queries';
-import { mayOpen } from '@/roles';
+import { mayOpen } from '@/people/mayOpen';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import FormField from '@/ui/FormField.vue';
@@ -10,7 +10,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import DoorPage from './DoorPage.vue';
 import FactorForm from './FactorForm.vue';
-import { meQuery, useMe } from './useMe';
+import { meQuery, useMe } from '@/api/useMe';
 import { useSignIn } from './useSignIn';
 
 const { t } = useI18n();

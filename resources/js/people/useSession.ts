@@ -3,7 +3,7 @@ import { flush, openOutbox, stuck, watchOutbox } from '@/api/outbox';
 import { speak } from '@/i18n';
 import { queryClient } from '@/api/queries';
 import { ref, watch } from 'vue';
-import { meQuery, useMe } from './useMe';
+import { meQuery, useMe } from '@/api/useMe';
 
 /** Why whoever works on this page must sign in again, if so. Their page stays as it is. */
 export const sessionLost = ref<'signed_out' | 'another_person' | null>(null);

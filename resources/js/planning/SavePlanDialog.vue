@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import DialogButtons from '@/ui/DialogButtons.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import SelectField from '@/ui/SelectField.vue';

@@ -1,7 +1,7 @@
 import { api, must, Refused, type Schemas, Unreachable } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import { withUnit } from '@/measure/withUnit';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import { useQuery } from '@tanstack/vue-query';
 import { useSessionStorage, watchDebounced } from '@vueuse/core';
 import { computed, ref, watch, type Ref } from 'vue';

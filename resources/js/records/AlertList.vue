@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api, must } from '@/api/client';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import { useAction } from '@/ui/useAction';
 import { useQuery } from '@tanstack/vue-query';

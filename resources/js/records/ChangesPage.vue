@@ -6,7 +6,7 @@ import { useInfiniteQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import AlertList from './AlertList.vue';
-import RecordsTabs from './RecordsTabs.vue';
+import RecordsTabs from '@/people/RecordsTabs.vue';
 import { useChangeWords } from './useChangeWords';
 
 /** Every change of what decides who may run, as the database wrote it down: newest first, with who and what. */

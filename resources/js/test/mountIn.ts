@@ -1,7 +1,7 @@
 import { speakFor } from '@/api/client';
 import { queryClient } from '@/api/queries';
 import { i18n } from '@/i18n';
-import { meQuery } from '@/people/useMe';
+import { meQuery } from '@/api/useMe';
 import { VueQueryPlugin } from '@tanstack/vue-query';
 import { mount, RouterLinkStub, type ComponentMountingOptions } from '@vue/test-utils';
 import type { Component } from 'vue';

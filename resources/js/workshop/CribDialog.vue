@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import DialogButtons from '@/ui/DialogButtons.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';

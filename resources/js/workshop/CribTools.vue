@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import UndoNote from '@/ui/UndoNote.vue';

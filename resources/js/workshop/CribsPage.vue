@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import PageState from '@/ui/PageState.vue';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';

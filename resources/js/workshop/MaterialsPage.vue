@@ -4,7 +4,7 @@ import { finds } from '@/ui/find';
 import { capital } from '@/ui/capital';
 import { useSay } from '@/language/useSay';
 import { api, must, type Schemas } from '@/api/client';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import LinkButton from '@/ui/LinkButton.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { api, must } from '@/api/client';
 import { LANGUAGES, type Language } from '@/i18n';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import SelectField from '@/ui/SelectField.vue';

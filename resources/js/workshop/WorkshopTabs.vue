@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import PageTabs from '@/ui/PageTabs.vue';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';

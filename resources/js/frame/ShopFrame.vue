@@ -11,9 +11,9 @@ import { useAction } from '@/ui/useAction';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
-import OutboxBar from './OutboxBar.vue';
-import LeftAlone from './LeftAlone.vue';
-import { meQuery, useMe } from './useMe';
+import OutboxBar from '@/people/OutboxBar.vue';
+import LeftAlone from '@/people/LeftAlone.vue';
+import { meQuery, useMe } from '@/api/useMe';
 
 /** The frame round every page: whose it is, and the rule with the rooms as its long graduations. */
 const { me, person, teaches, leads, audits } = useMe();

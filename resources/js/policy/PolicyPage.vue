@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api, must, Refused, type Schemas } from '@/api/client';
-import { useMe } from '@/people/useMe';
+import { useMe } from '@/api/useMe';
 import PlanChangesList from '@/planning/PlanChangesList.vue';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
@@ -14,7 +14,7 @@ import { refDebounced } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import PolicyField from './PolicyField.vue';
-import WorkshopTabs from './WorkshopTabs.vue';
+import WorkshopTabs from '@/workshop/WorkshopTabs.vue';
 
 /** The shop's schools, caps and limits: what each changes, and what a change would do to an example. */
 const { t, d } = useI18n();

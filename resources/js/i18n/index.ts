@@ -6,8 +6,8 @@ export type Language = (typeof LANGUAGES)[number];
 type Words = { [key: string]: string | Words };
 
 // Every room brings its own words. English comes with the page; another language is fetched when it is asked for.
-const english = import.meta.glob<Words>('./*/locale/en.json', { eager: true, import: 'default' });
-const others = import.meta.glob<Words>(['./*/locale/*.json', '!./*/locale/en.json'], { import: 'default' });
+const english = import.meta.glob<Words>('../*/locale/en.json', { eager: true, import: 'default' });
+const others = import.meta.glob<Words>(['../*/locale/*.json', '!../*/locale/en.json'], { import: 'default' });
 
 /** One tree of the rooms' trees: the same branch may grow in more than one room. */
 function merge(into: Words, from: Words): Words {

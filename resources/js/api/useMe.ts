@@ -1,5 +1,5 @@
-import { api, must } from '@/api/client';
-import { queryClient } from '@/api/queries';
+import { api, must } from './client';
+import { queryClient } from './queries';
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 
