@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 
 /** The demo's people, loaded into the shop that every test starts with. */
-beforeEach(fn () => app(DemoShop::class)->people());
+beforeEach(fn () => app(DemoShop::class)->people()); // takes seconds: once for the file
 
 it('holds learners at every stage, one held, one lapsed, one with a narrow scope, one ready to be signed', function (): void {
     // Nothing of a new shop's way is left to be walked but the screens, which are paired by hand.
@@ -51,9 +51,8 @@ it('holds learners at every stage, one held, one lapsed, one with a narrow scope
 
     $today = app(Today::class)->for(User::query()->where('email', 'instructor@millstep.example')->firstOrFail());
     expect(array_count_values(array_column($today['waiting'], 'kind')))->toMatchArray(['look' => 1, 'practice' => 1, 'signature' => 1]);
-});
 
-it('is a history without gaps: the chain holds, and nothing lies in the future', function (): void {
+    // It is a history without gaps: the chain holds, and nothing lies in the future.
     $this->artisan('competency:verify')->assertSuccessful();
     expect(LedgerEntry::query()->where('happened_at', '>', now())->count())->toBe(0)
         ->and(LedgerEntry::query()->orderBy('seq')->pluck('happened_at')->map->getTimestamp()->all())
@@ -67,9 +66,8 @@ it('is a history without gaps: the chain holds, and nothing lies in the future',
         ->toBeTrue()
         ->and(Badge::query()->where('code_hash', Badge::hash(DemoBadges::code($instructor)))->value('user_id'))->toBe($instructor->id)
         ->and(DB::table('gate_badges')->where('code_hash', 'like', '%MS-%')->exists())->toBeFalse();
-});
 
-it('shows a learner\'s record whole, and asks no more of the database for a cohort than for one', function (): void {
+    // A learner's record is shown whole, and no more is asked of the database for a cohort than for one.
     $learner = User::query()->where('name', 'like', 'Cato%')->firstOrFail();
     $record = app(LearnerRecord::class)->of($learner);
     expect($record['permits'][0]['assessments'][0])->toMatchArray(['outcome' => 'stopped', 'attempts' => 1])
