@@ -13,7 +13,10 @@ abstract readonly class Result implements \JsonSerializable
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return self::flatten(get_object_vars($this));
+        /** @var array<string, mixed> $properties */
+        $properties = get_object_vars($this);
+
+        return self::flatten($properties);
     }
 
     /** @return array<string, mixed> */

@@ -10,10 +10,26 @@ namespace MillStep\Core\Policy;
  * made from it.
  *
  * @phpstan-type Setting array{group: string, kind: 'choice'|'length'|'rpm'|'ratio'|'count'|'minutes'|'flag'|'hours'|'zone',
- *     default: mixed, choices?: list<string>, least?: float, most?: float, optional?: bool, changes: string}
+ *     default: string|float|int|bool|list<never>|null, choices?: list<string>, least?: float, most?: float, optional?: bool, changes: string}
  */
 final class PolicySettings
 {
+    /** The careful value of a setting that is a number; infinity for one that has none. */
+    public static function careful(string $key): float
+    {
+        $default = self::all()[$key]['default'] ?? null;
+
+        return is_numeric($default) ? (float) $default : INF;
+    }
+
+    /** The careful value of a setting that is a choice or a name. */
+    public static function carefulChoice(string $key): string
+    {
+        $default = self::all()[$key]['default'] ?? null;
+
+        return is_string($default) ? $default : '';
+    }
+
     /** @return array<string, Setting> by key, in the order in which they are shown */
     public static function all(): array
     {

@@ -63,10 +63,10 @@ final readonly class ShopPolicy
         $choice = static fn (string $key): string => $fields->choice(
             $key,
             $settings[$key]['choices'] ?? [],
-            (string) $settings[$key]['default'],
+            PolicySettings::carefulChoice($key),
         );
         $number = static function (string $key) use ($fields, $settings): float {
-            $value = $fields->number($key, (float) $settings[$key]['default']);
+            $value = $fields->number($key, PolicySettings::careful($key));
             [$least, $most] = [$settings[$key]['least'] ?? -INF, $settings[$key]['most'] ?? INF];
 
             return $value >= $least && $value <= $most
@@ -79,7 +79,7 @@ final readonly class ShopPolicy
             $key,
             (int) ($settings[$key]['least'] ?? 0),
             (int) ($settings[$key]['most'] ?? 0),
-            (int) $settings[$key]['default'],
+            (int) PolicySettings::careful($key),
         );
 
         return new self(

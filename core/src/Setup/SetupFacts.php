@@ -46,12 +46,12 @@ final readonly class SetupFacts
     public function policy(string $key, ?float $careful = null): float
     {
         return $this->fields->objectOrEmpty('policy')
-            ->notNegative($key, $careful ?? (float) (PolicySettings::all()[$key]['default'] ?? INF));
+            ->notNegative($key, $careful ?? PolicySettings::careful($key));
     }
 
     public function policyText(string $key): string
     {
-        return $this->fields->objectOrEmpty('policy')->text($key, (string) (PolicySettings::all()[$key]['default'] ?? ''));
+        return $this->fields->objectOrEmpty('policy')->text($key, PolicySettings::carefulChoice($key));
     }
 
     public function has(string $fact): bool

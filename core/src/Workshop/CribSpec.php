@@ -58,7 +58,6 @@ final readonly class CribSpec
                 );
             }
         }
-        $optional = static fn (string $key, callable $make): ?array => $fields->has($key) ? array_map($make, $fields->objects($key)) : null;
 
         return new self(
             $sharp,
@@ -69,23 +68,42 @@ final readonly class CribSpec
                 static fn (Fields $step): array => $step->positives('diameters_mm'),
                 $fields->has('step_drills') ? $fields->objects('step_drills') : [],
             ),
-            $optional(
+            self::each(
+                $fields,
                 'taps',
                 static fn (Fields $tap): array => [
                     'thread' => ThreadTable::shipped()->get($tap->text('thread'), 'crib')->designation,
                     'type' => $tap->text('type'),
                 ],
             ),
-            $optional(
+            self::each(
+                $fields,
                 'reamers',
                 static fn (Fields $reamer): array => [
                     'diameter' => $reamer->length('diameter_mm'),
                     'method' => $reamer->choice('method', ['hand', 'machine']),
                 ],
             ),
-            $optional('centre_drills', static fn (Fields $drill): string => $drill->text('size')),
-            $optional('gauges', static fn (Fields $gauge): array => ['kind' => $gauge->text('kind'), 'size' => $gauge->text('size')]),
+            self::each($fields, 'centre_drills', static fn (Fields $drill): string => $drill->text('size')),
+            self::each(
+                $fields,
+                'gauges',
+                static fn (Fields $gauge): array => ['kind' => $gauge->text('kind'), 'size' => $gauge->text('size')],
+            ),
         );
+    }
+
+    /**
+     * @template T
+     *
+     * @param  callable(Fields): T  $make
+     * @return list<T>|null  null where nothing is said, which is not the same as none
+     *
+     * @throws InvalidInput
+     */
+    private static function each(Fields $fields, string $key, callable $make): ?array
+    {
+        return $fields->has($key) ? array_values(array_map($make, $fields->objects($key))) : null;
     }
 
     /**

@@ -80,7 +80,8 @@ final readonly class HoleRequest
     /** The same hole, no deeper tapped than this at a time. */
     public function tappedInPieces(Length $each): self
     {
-        return new self(...[...get_object_vars($this), 'depth' => $each]);
+        return new self($this->purpose, $this->diameter, $this->thread, $this->through, $each, $this->positionTolerance, $this->fit,
+            $this->limits, $this->reamer);
     }
 
     /** The widest that anything cuts, as far as the request says. */

@@ -49,8 +49,16 @@ final readonly class PlanChanges extends Result
         $lost = self::without(self::lacks($before), self::lacks($after));
         $new = self::without(self::lacks($after), self::lacks($before));
 
-        return new self($lines, $lost, $new, (float) ($before['time_s'] ?? 0), (float) ($after['time_s'] ?? 0),
+        return new self($lines, $lost, $new, self::seconds($before), self::seconds($after),
             count(array_filter($lines, static fn (array $line): bool => $line['state'] !== 'same')) + count($lost) + count($new));
+    }
+
+    /** @param  array<string, mixed>  $plan */
+    private static function seconds(array $plan): float
+    {
+        $time = $plan['time_s'] ?? 0;
+
+        return is_numeric($time) ? (float) $time : 0.0;
     }
 
     public function any(): bool
@@ -114,7 +122,7 @@ final readonly class PlanChanges extends Result
         $any = $before ?? $after ?? [];
 
         return [
-            'kind' => (string) ($any['kind'] ?? ''),
+            'kind' => is_string($any['kind'] ?? null) ? $any['kind'] : '',
             'state' => match (true) {
                 $before === null => 'added',
                 $after === null => 'removed',
@@ -140,7 +148,16 @@ final readonly class PlanChanges extends Result
      */
     private static function steps(array $plan): array
     {
-        return is_array($plan['operations'] ?? null) ? array_values($plan['operations']) : [];
+        $steps = is_array($plan['operations'] ?? null) ? $plan['operations'] : [];
+        $named = [];
+        foreach ($steps as $step) {
+            if (is_array($step)) {
+                /** @var array<string, mixed> $step */
+                $named[] = $step;
+            }
+        }
+
+        return $named;
     }
 
     /**

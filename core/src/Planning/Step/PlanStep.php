@@ -177,6 +177,12 @@ final readonly class PlanStep extends Result
     /** @param  array<string, mixed>  $changes */
     private function with(array $changes): self
     {
-        return new self(...[...get_object_vars($this), ...$changes]);
+        /** @var array{kind: string, tool: Message, why: list<Message>, cautions: list<Message>, diameter: Length|null, rpm: float|null,
+         *     setting: Message|string|null, feedMmRev: float|null, depth: Length|null, totalDepth: Length|null, reading: Length|null,
+         *     scaleReading: string|null, pecks: list<Peck>, lubricant: Message|string|null, timeS: float|null, dialDivisions: int|null,
+         *     dialReading: Message|null, passes: list<Length>, repeat: int|null, figures: list<Figure>} $all */
+        $all = [...get_object_vars($this), ...$changes];
+
+        return new self(...$all);
     }
 }
