@@ -22,10 +22,10 @@ final class CancelSheet
     }
 
     /** @throws Refusal `concluded`, `stopped_stands`, `why_cancelled` */
-    public function __invoke(Attempt $attempt, User $by, ?string $reason): Attempt
+    public function __invoke(SheetAttempt $attempt, User $by, ?string $reason): SheetAttempt
     {
-        return DB::transaction(function () use ($attempt, $by, $reason): Attempt {
-            $attempt = Attempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
+        return DB::transaction(function () use ($attempt, $by, $reason): SheetAttempt {
+            $attempt = SheetAttempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
             if ($attempt->cancelled_at !== null) {
                 return $attempt;
             }

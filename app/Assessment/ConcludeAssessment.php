@@ -20,10 +20,10 @@ final class ConcludeAssessment
     }
 
     /** @throws Refusal `cancelled`; `incomplete` while criteria are open, unless a critical one has stopped it */
-    public function __invoke(Attempt $attempt, User $by, ?CarbonImmutable $at = null): Attempt
+    public function __invoke(SheetAttempt $attempt, User $by, ?CarbonImmutable $at = null): SheetAttempt
     {
-        return DB::transaction(function () use ($attempt, $by, $at): Attempt {
-            $attempt = Attempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
+        return DB::transaction(function () use ($attempt, $by, $at): SheetAttempt {
+            $attempt = SheetAttempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
             if ($attempt->concluded_at !== null) {
                 return $attempt;
             }

@@ -19,10 +19,10 @@ final class MarkCriterion
      * @throws Refusal `concluded`, `cancelled`, `no_criterion`
      * @throws \MillStep\Core\Border\InvalidInput when a reading is not readable
      */
-    public function __invoke(Attempt $attempt, string $criterionId, array $given, string $units): Attempt
+    public function __invoke(SheetAttempt $attempt, string $criterionId, array $given, string $units): SheetAttempt
     {
-        return DB::transaction(function () use ($attempt, $criterionId, $given, $units): Attempt {
-            $attempt = Attempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
+        return DB::transaction(function () use ($attempt, $criterionId, $given, $units): SheetAttempt {
+            $attempt = SheetAttempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
             $attempt->mustBeOpen();
             $criterion = $attempt->sheet->criterion($criterionId) ?? throw Refusal::because('no_criterion', ['criterion' => $criterionId]);
             $mark = match (true) {

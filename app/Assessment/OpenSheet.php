@@ -13,23 +13,23 @@ use Illuminate\Support\Facades\DB;
 final class OpenSheet
 {
     /** @throws Refusal `own_record`, `id_used` */
-    public function __invoke(Sheet $sheet, User $learner, User $assessor, string $id): Attempt
+    public function __invoke(Sheet $sheet, User $learner, User $assessor, string $id): SheetAttempt
     {
         if ($learner->is($assessor)) {
             throw Refusal::forbidden('own_record', says: 'own_assessment');
         }
 
-        return DB::transaction(static function () use ($sheet, $learner, $assessor, $id): Attempt {
+        return DB::transaction(static function () use ($sheet, $learner, $assessor, $id): SheetAttempt {
             User::query()->whereKey($learner->id)->lockForUpdate()->firstOrFail();
-            $known = Attempt::query()->find($id);
+            $known = SheetAttempt::query()->find($id);
             if ($known !== null && ($known->learner_id !== $learner->id || $known->sheet->code !== $sheet->code)) {
                 throw Refusal::idUsed();
             }
 
             // A sheet that was left open is finished in its own version.
-            return $known ?? Attempt::stillOpen()->where('learner_id', $learner->id)
+            return $known ?? SheetAttempt::stillOpen()->where('learner_id', $learner->id)
                 ->whereHas('sheet', static fn ($query) => $query->where('code', $sheet->code))->first()
-                ?? Attempt::query()->create([
+                ?? SheetAttempt::query()->create([
                     'id' => $id,
                     'sheet_id' => $sheet->id,
                     'learner_id' => $learner->id,

@@ -16,7 +16,7 @@ use MillStep\Core\Measure\TruePosition;
 final class Scoring
 {
     /** @throws \MillStep\Core\Border\CoreException when a sheet is not readable */
-    public function score(Attempt $attempt): Score
+    public function score(SheetAttempt $attempt): Score
     {
         return ScoreAssessment::fromFields(Fields::of([
             'criteria' => array_map(fn (array $criterion): array => $this->forCore($attempt, $criterion), $attempt->sheet->criteria),
@@ -31,7 +31,7 @@ final class Scoring
      * @param  array<string, mixed>  $criterion
      * @return array{verdict: string, value_mm: float, deviation_mm: float}|null
      */
-    public function judged(Attempt $attempt, array $criterion): ?array
+    public function judged(SheetAttempt $attempt, array $criterion): ?array
     {
         $fields = $this->forCore($attempt, $criterion);
         if (! isset($fields['value_mm'])) {
@@ -52,7 +52,7 @@ final class Scoring
      * @param  array<string, mixed>  $criterion
      * @return array{lower_mm: float, upper_mm: float}
      */
-    public function limits(Attempt $attempt, array $criterion): array
+    public function limits(SheetAttempt $attempt, array $criterion): array
     {
         $hole = $attempt->sheet->part->hole($criterion['hole']);
 
@@ -65,7 +65,7 @@ final class Scoring
      * @param  array<string, mixed>  $criterion
      * @return array<string, mixed>
      */
-    private function forCore(Attempt $attempt, array $criterion): array
+    private function forCore(SheetAttempt $attempt, array $criterion): array
     {
         $mark = $attempt->marks[$criterion['id']] ?? [];
         if ($criterion['kind'] !== 'measured') {

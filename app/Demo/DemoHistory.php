@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Assessment\Attempt as AssessmentAttempt;
 use App\Assessment\ConcludeAssessment;
 use App\Assessment\MarkCriterion;
 use App\Assessment\OpenSheet;
 use App\Assessment\Sheet;
+use App\Assessment\SheetAttempt;
 use App\Competency\AcknowledgeStatement;
 use App\Competency\Permit;
 use App\Competency\PlaceHold;
 use App\Competency\RecordEntry;
-use App\Competency\SignOff;
+use App\Competency\SignOffPermit;
 use App\Learning\AnswerStep;
 use App\Learning\Check;
 use App\Learning\HandInCheck;
 use App\Learning\Lesson;
-use App\Learning\LessonFigures;
+use App\Learning\LessonHoles;
 use App\Learning\OpenLesson;
 use App\Learning\Progress;
 use App\Learning\StartCheck;
@@ -47,7 +47,7 @@ final class DemoHistory
     public function __construct(
         private readonly OpenLesson $openLesson,
         private readonly AnswerStep $answerStep,
-        private readonly LessonFigures $figures,
+        private readonly LessonHoles $figures,
         private readonly StartCheck $startCheck,
         private readonly HandInCheck $handInCheck,
         private readonly LogPractice $logPractice,
@@ -56,7 +56,7 @@ final class DemoHistory
         private readonly MarkCriterion $mark,
         private readonly ConcludeAssessment $conclude,
         private readonly AcknowledgeStatement $acknowledge,
-        private readonly SignOff $signOff,
+        private readonly SignOffPermit $signOff,
         private readonly PlaceHold $hold,
         private readonly RecordEntry $record,
     ) {
@@ -239,7 +239,7 @@ final class DemoHistory
      * @param  array<string, mixed>  $criterion
      * @return array{result?: string, value?: string, dx?: string, dy?: string}
      */
-    private function found(AssessmentAttempt $attempt, array $criterion, string $outcome): array
+    private function found(SheetAttempt $attempt, array $criterion, string $outcome): array
     {
         if ($criterion['kind'] === 'observed') {
             return ['result' => match (true) {

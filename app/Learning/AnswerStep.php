@@ -20,7 +20,7 @@ final class AnswerStep
 {
     public function __construct(
         private readonly RecordEntry $record,
-        private readonly LessonFigures $figures,
+        private readonly LessonHoles $figures,
         private readonly GuidedLessons $guided,
     ) {
     }

@@ -20,10 +20,10 @@ final class HandInCheck
      * @param  array<string, list<string>>  $answers  by question
      * @param  'mm'|'in'|null  $units  in which the figures were typed; the learner's own where not said
      */
-    public function __invoke(Attempt $attempt, array $answers, ?string $units = null, ?CarbonImmutable $at = null): Attempt
+    public function __invoke(CheckAttempt $attempt, array $answers, ?string $units = null, ?CarbonImmutable $at = null): CheckAttempt
     {
-        return DB::transaction(function () use ($attempt, $answers, $units, $at): Attempt {
-            $attempt = Attempt::query()->with(['check', 'learner'])->lockForUpdate()->findOrFail($attempt->id);
+        return DB::transaction(function () use ($attempt, $answers, $units, $at): CheckAttempt {
+            $attempt = CheckAttempt::query()->with(['check', 'learner'])->lockForUpdate()->findOrFail($attempt->id);
             if ($attempt->submitted_at !== null) {
                 return $attempt;
             }

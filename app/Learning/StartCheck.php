@@ -23,23 +23,23 @@ final class StartCheck
      * @throws Refusal `id_used` when the id is somebody else's or another check's; `check_wait` when the last try was just now,
      *                 or there were as many in a day as the policy allows
      */
-    public function __invoke(User $learner, Check $check, string $id): Attempt
+    public function __invoke(User $learner, Check $check, string $id): CheckAttempt
     {
-        return DB::transaction(function () use ($learner, $check, $id): Attempt {
+        return DB::transaction(function () use ($learner, $check, $id): CheckAttempt {
             User::query()->whereKey($learner->id)->lockForUpdate()->firstOrFail();
-            $known = Attempt::query()->find($id);
+            $known = CheckAttempt::query()->find($id);
             if ($known !== null && ($known->learner_id !== $learner->id || $known->check_id !== $check->id)) {
                 throw Refusal::idUsed();
             }
-            $open = $known ?? Attempt::query()->where('learner_id', $learner->id)->where('check_id', $check->id)
+            $open = $known ?? CheckAttempt::query()->where('learner_id', $learner->id)->where('check_id', $check->id)
                 ->whereNull('submitted_at')->first();
             if ($open !== null) {
                 return $open->setRelation('check', $check);
             }
-            $last = Attempt::query()->where('learner_id', $learner->id)->where('check_id', $check->id)->latest('started_at')->first();
+            $last = CheckAttempt::query()->where('learner_id', $learner->id)->where('check_id', $check->id)->latest('started_at')->first();
             self::checkPause($learner, $check);
 
-            return Attempt::query()->create([
+            return CheckAttempt::query()->create([
                 'id' => $id,
                 'check_id' => $check->id,
                 'learner_id' => $learner->id,
@@ -55,7 +55,7 @@ final class StartCheck
         $policy = Policy::inForce();
         $now = CarbonImmutable::now();
         /** @var list<CarbonImmutable> $handedIn */
-        $handedIn = Attempt::query()
+        $handedIn = CheckAttempt::query()
             ->where('learner_id', $learner->id)
             ->whereHas('check', static fn ($of) => $of->where('code', $check->code))
             ->where('submitted_at', '>', $now->subDays(8))
@@ -71,7 +71,7 @@ final class StartCheck
         }
     }
 
-    private function seed(Check $check, ?Attempt $last): int
+    private function seed(Check $check, ?CheckAttempt $last): int
     {
         $before = $last?->paper()->figures();
         for ($try = 0; $try < self::TRIES; $try++) {

@@ -20,7 +20,7 @@ use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\Token;
 use App\Language\Speech;
 use App\Learning\Events\LookAsked;
-use App\Learning\LessonFigures;
+use App\Learning\LessonHoles;
 use App\Live\Push;
 use App\People\BadgeDesk;
 use App\People\Events\PersonChanged;
@@ -62,7 +62,7 @@ final class MillStepServiceProvider extends ServiceProvider
         Connection::resolverFor('pgsql', static fn (mixed ...$made): QuietConnection => new QuietConnection(...$made));
         $this->app->singleton(Push::class);
         // What a lesson's hole comes to is planned once for a request, and forgotten with it.
-        $this->app->scoped(LessonFigures::class);
+        $this->app->scoped(LessonHoles::class);
         $this->app->terminating(Container::getInstance()->forgetScopedInstances(...));
         $this->app->bind(BadgeDesk::class, Badges::class);
         $this->app->bind(Taught::class, WhatIsTaught::class);

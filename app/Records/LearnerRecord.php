@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Records;
 
-use App\Assessment\Attempt as AssessmentAttempt;
 use App\Assessment\Sheet;
+use App\Assessment\SheetAttempt;
 use App\Competency\Anchors;
 use App\Competency\LedgerEntry;
 use App\Competency\Permit;
 use App\Competency\PermitStanding;
 use App\Competency\Readiness;
 use App\Competency\Standings;
-use App\Learning\Attempt as CheckAttempt;
 use App\Learning\Check;
+use App\Learning\CheckAttempt;
 use App\Learning\Lesson;
 use App\Learning\Progress;
 use App\People\User;
@@ -170,10 +170,10 @@ final class LearnerRecord
      */
     private function assessments(User $learner, array $codes, Record $record): array
     {
-        $attempts = AssessmentAttempt::query()->with('sheet')->where('learner_id', $learner->id)->orderBy('started_at')->get();
+        $attempts = SheetAttempt::query()->with('sheet')->where('learner_id', $learner->id)->orderBy('started_at')->get();
 
         return array_map(static function (string $code) use ($attempts, $record): array {
-            $mine = $attempts->filter(static fn (AssessmentAttempt $attempt): bool => $attempt->sheet->code === $code);
+            $mine = $attempts->filter(static fn (SheetAttempt $attempt): bool => $attempt->sheet->code === $code);
             $last = $mine->whereNotNull('concluded_at')->last();
 
             return [
@@ -183,7 +183,7 @@ final class LearnerRecord
                 'outcome' => $record->assessments[$code] ?? null,
                 'score_percent' => $last === null ? null : (float) $last->score_percent,
                 'last_attempt' => $last?->id,
-                'open_attempt' => $mine->first(static fn (AssessmentAttempt $attempt): bool => $attempt->isOpen())?->id,
+                'open_attempt' => $mine->first(static fn (SheetAttempt $attempt): bool => $attempt->isOpen())?->id,
             ];
         }, $codes);
     }

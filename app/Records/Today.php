@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Records;
 
-use App\Assessment\Attempt;
+use App\Assessment\SheetAttempt;
 use App\Competency\Permit;
 use App\Competency\PermitStanding;
 use App\Competency\Readiness;
@@ -132,10 +132,10 @@ final class Today
      */
     private function openSheets(Collection $learners): array
     {
-        return array_values(Attempt::stillOpen()->with(['learner', 'sheet'])->whereIn('learner_id', $learners->modelKeys())
+        return array_values(SheetAttempt::stillOpen()->with(['learner', 'sheet'])->whereIn('learner_id', $learners->modelKeys())
             ->orderBy('started_at')->get()
             ->map(
-                fn (Attempt $attempt): array => $this->item(
+                fn (SheetAttempt $attempt): array => $this->item(
                     'sheet',
                     $attempt->learner,
                     $attempt->started_at,

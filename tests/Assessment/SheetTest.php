@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Assessment\Attempt;
+use App\Assessment\SheetAttempt;
 use App\Competency\LedgerEntry;
 
 function put($test, string $criterion, array $mark): Illuminate\Testing\TestResponse
@@ -12,7 +12,7 @@ function put($test, string $criterion, array $mark): Illuminate\Testing\TestResp
 
 function fillSheet($test): void
 {
-    foreach (Attempt::query()->with('sheet.part')->findOrFail($test->attempt)->sheet->criteria as $criterion) {
+    foreach (SheetAttempt::query()->with('sheet.part')->findOrFail($test->attempt)->sheet->criteria as $criterion) {
         put($test, $criterion['id'], match (true) {
             $criterion['kind'] === 'observed' => ['result' => 'met'],
             $criterion['measure'] === 'position' => ['dx' => '0.1', 'dy' => '-0.1'],
@@ -114,7 +114,7 @@ it('cannot be passed with a part that is out, however well it was made', functio
 });
 
 it('says of every observed point what met, prompted and not met look like, and weighs the part as much as the work', function (): void {
-    $criteria = collect(Attempt::query()->with('sheet')->findOrFail($this->attempt)->sheet->criteria);
+    $criteria = collect(SheetAttempt::query()->with('sheet')->findOrFail($this->attempt)->sheet->criteria);
     foreach ($criteria->where('kind', 'observed') as $criterion) {
         expect($criterion['levels'])->toHaveKeys(['met', 'prompted', 'not_met']);
     }
@@ -125,10 +125,10 @@ it('says of every observed point what met, prompted and not met look like, and w
 it('keeps a reading with the unit in which it was typed', function (): void {
     $this->by->update(['units' => 'in']);
     put($this, 'pos-A', ['dx' => '0.2', 'dy' => '0.1', 'units' => 'mm'])->assertOk();
-    $mark = Attempt::query()->findOrFail($this->attempt)->marks['pos-A'];
+    $mark = SheetAttempt::query()->findOrFail($this->attempt)->marks['pos-A'];
     expect($mark)->toMatchArray(['dx_mm' => 0.2, 'dy_mm' => 0.1, 'units' => 'mm']);
     put($this, 'dia-A', ['value' => '.359'])->assertOk();
-    expect(Attempt::query()->findOrFail($this->attempt)->marks['dia-A'])->toMatchArray(['units' => 'in', 'typed' => '.359']);
+    expect(SheetAttempt::query()->findOrFail($this->attempt)->marks['dia-A'])->toMatchArray(['units' => 'in', 'typed' => '.359']);
 });
 
 it('refuses an id that is another learner\'s sheet', function (): void {
@@ -149,7 +149,7 @@ it('is put away when it was opened by mistake, and kept', function (): void {
     $cancel('Another reason')->assertOk()->assertJsonPath('cancelled_because', 'The wrong learner');
     put($this, 'eyes', ['result' => 'not_met'])->assertConflict()->assertJsonPath('code', 'cancelled');
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertConflict()->assertJsonPath('code', 'cancelled');
-    expect(Attempt::query()->findOrFail($this->attempt))->marks->toBe(['eyes' => ['result' => 'met']])->cancelled_by->toBe($this->by->id)
+    expect(SheetAttempt::query()->findOrFail($this->attempt))->marks->toBe(['eyes' => ['result' => 'met']])->cancelled_by->toBe($this->by->id)
         ->and(LedgerEntry::query()->where('type', 'assessment_concluded')->count())->toBe(0)
         ->and($this->getJson('/api/records/today')->json('waiting'))->toBe([]);
     $this->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])
@@ -172,5 +172,5 @@ it('is put away by whoever may mark it, and nobody else', function (): void {
     $path = "/api/assessment/attempts/{$this->attempt}/cancellation";
     $this->actingAs($this->learner)->postJson($path)->assertForbidden();
     $this->actingAs($this->person(App\People\Role::Auditor))->postJson($path)->assertForbidden();
-    expect(Attempt::query()->findOrFail($this->attempt)->cancelled_at)->toBeNull();
+    expect(SheetAttempt::query()->findOrFail($this->attempt)->cancelled_at)->toBeNull();
 });

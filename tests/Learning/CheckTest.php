@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 use App\Competency\LedgerEntry;
-use App\Learning\Attempt;
+use App\Learning\CheckAttempt;
 use App\Policy\Policy;
 
-function rightOnes(Attempt $attempt): array
+function rightOnes(CheckAttempt $attempt): array
 {
     $answers = [];
     foreach ($attempt->paper()->questions as $question) {
@@ -40,7 +40,7 @@ it('goes on with the open paper, and shows it again exactly', function (): void 
 
 it('marks, explains, and writes one line into the ledger', function (): void {
     $id = ($this->start)()->json('id');
-    $answers = rightOnes(Attempt::query()->findOrFail($id));
+    $answers = rightOnes(CheckAttempt::query()->findOrFail($id));
     $result = $this->postJson("/api/learning/attempts/$id/answers", ['answers' => $answers])->assertOk();
     expect($result->json('result'))->passed->toBeTrue()->score_percent->toEqual(100)
         ->and($result->json('result.lines.0.explanation'))->not->toBe('');
@@ -50,12 +50,12 @@ it('marks, explains, and writes one line into the ledger', function (): void {
 
 it('fails on a wrong critical answer, and a retake has other figures', function (): void {
     $id = ($this->start)()->json('id');
-    $attempt = Attempt::query()->findOrFail($id);
+    $attempt = CheckAttempt::query()->findOrFail($id);
     $critical = $attempt->paper()->questions[0];
     $this->postJson("/api/learning/attempts/$id/answers", ['answers' => [...rightOnes($attempt), $critical->id => ['wrong']]])->assertOk()
         ->assertJsonPath('result.passed', false)->assertJsonPath('result.critical_wrong', true);
     $this->travel(11)->minutes();
-    $again = Attempt::query()->findOrFail(($this->start)()->json('id'));
+    $again = CheckAttempt::query()->findOrFail(($this->start)()->json('id'));
     expect($again->id)->not->toBe($id)->and($again->paper()->figures())->not->toBe($attempt->paper()->figures());
 });
 
@@ -68,7 +68,7 @@ it('is nobody else\'s paper', function (): void {
 
 it('reads a bare figure in the units in which it was typed', function (string $units, bool $passes): void {
     $id = ($this->start)()->json('id');
-    $attempt = Attempt::query()->findOrFail($id);
+    $attempt = CheckAttempt::query()->findOrFail($id);
     $answers = rightOnes($attempt);
     foreach ($attempt->paper()->questions as $question) {
         if ($question->figure?->unit === 'mm') {
@@ -83,7 +83,7 @@ it('reads a bare figure in the units in which it was typed', function (string $u
 
 it('makes one paper of two starts, and refuses an id that is another\'s paper', function (): void {
     $id = ($this->start)()->json('id');
-    expect(($this->start)()->json('id'))->toBe($id)->and(Attempt::query()->count())->toBe(1);
+    expect(($this->start)()->json('id'))->toBe($id)->and(CheckAttempt::query()->count())->toBe(1);
     $this->actingAs($this->person())
         ->postJson('/api/learning/checks/SC-through-holes/attempts', ['id' => $id])
         ->assertConflict()
@@ -116,7 +116,7 @@ it('has no worked figure that a rounding decides, and none outside the permit\'s
 
 it('gives away nothing of a failed paper that may be drawn again', function (): void {
     $id = ($this->start)()->json('id');
-    $attempt = Attempt::query()->findOrFail($id);
+    $attempt = CheckAttempt::query()->findOrFail($id);
     $wrong = $attempt->paper()->questions[0];
     $answer = $this->postJson("/api/learning/attempts/$id/answers", ['answers' => [...rightOnes($attempt), $wrong->id => ['wrong']]])
         ->assertOk();

@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 use App\Learning\Lesson;
-use App\Learning\LessonFigures;
+use App\Learning\LessonHoles;
 
 it('has lessons that say in every step what to do, and cautions where it can hurt', function (): void {
     foreach (Lesson::query()->with(['part', 'boundMachine.cribs.tools'])->get() as $lesson) {
@@ -18,7 +18,7 @@ it('has lessons that say in every step what to do, and cautions where it can hur
                 implode(' ', array_filter([$step['do'], $step['why'], $step['caution'], $step['right'], $step['wrong']])),
                 $bound,
             );
-            $known = array_keys(app(LessonFigures::class)->for($lesson, null));
+            $known = array_keys(app(LessonHoles::class)->for($lesson, null));
             expect(array_diff($bound[1], [...$known, 'depth.reading']))->toBe([], "{$lesson->code} {$step['key']}");
         }
         expect(array_filter(array_column($lesson->steps, 'caution')))->when(

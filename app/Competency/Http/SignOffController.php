@@ -6,7 +6,7 @@ namespace App\Competency\Http;
 
 use App\Competency\Http\Requests\SignOffRequest;
 use App\Competency\Permit;
-use App\Competency\SignOff;
+use App\Competency\SignOffPermit;
 use App\Competency\SignOffProposal;
 use App\People\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -19,7 +19,7 @@ final class SignOffController
         return new JsonResponse($proposal->of($learner, $permit->load('statements'), $user));
     }
 
-    public function store(SignOffRequest $request, User $learner, Permit $permit, SignOff $signOff, #[CurrentUser] User $user): JsonResponse
+    public function store(SignOffRequest $request, User $learner, Permit $permit, SignOffPermit $signOff, #[CurrentUser] User $user): JsonResponse
     {
         $entry = $signOff(
             $learner,

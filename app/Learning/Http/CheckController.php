@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Learning\Http;
 
-use App\Learning\Attempt;
 use App\Learning\Check;
+use App\Learning\CheckAttempt;
 use App\Learning\HandInCheck;
 use App\Learning\StartCheck;
 use App\People\User;
@@ -15,22 +15,22 @@ use Illuminate\Support\Facades\Gate;
 
 final class CheckController
 {
-    public function start(Request $request, string $code, StartCheck $start, #[CurrentUser] User $user): AttemptResource
+    public function start(Request $request, string $code, StartCheck $start, #[CurrentUser] User $user): CheckAttemptResource
     {
         abort_unless($user->learns(), 403);
         $given = $request->validate(['id' => ['required', 'uuid']]);
 
-        return new AttemptResource($start($user, Check::current($code), $given['id']));
+        return new CheckAttemptResource($start($user, Check::current($code), $given['id']));
     }
 
-    public function show(Attempt $attempt): AttemptResource
+    public function show(CheckAttempt $attempt): CheckAttemptResource
     {
         Gate::authorize('view-record', $attempt->learner);
 
-        return new AttemptResource($attempt);
+        return new CheckAttemptResource($attempt);
     }
 
-    public function handIn(Request $request, Attempt $attempt, HandInCheck $handIn, #[CurrentUser] User $user): AttemptResource
+    public function handIn(Request $request, CheckAttempt $attempt, HandInCheck $handIn, #[CurrentUser] User $user): CheckAttemptResource
     {
         abort_unless($attempt->learner_id === $user->id, 403);
         /** @var array{answers: array<string, list<string>>, units?: 'mm'|'in'|null} $given */
@@ -41,6 +41,6 @@ final class CheckController
             'units' => ['nullable', 'in:mm,in'],
         ]);
 
-        return new AttemptResource($handIn($attempt, $given['answers'], $given['units'] ?? null));
+        return new CheckAttemptResource($handIn($attempt, $given['answers'], $given['units'] ?? null));
     }
 }

@@ -7,7 +7,7 @@ namespace App\Learning\Http;
 use App\Learning\GuidedLessons;
 use App\Learning\HoldPoint;
 use App\Learning\Lesson;
-use App\Learning\LessonFigures;
+use App\Learning\LessonHoles;
 use App\Learning\Progress;
 use App\Planning\Attachment;
 use Illuminate\Http\Request;
@@ -54,7 +54,7 @@ final class LessonResource extends JsonResource
     private function figures(): array
     {
         try {
-            $hole = app(LessonFigures::class)->hole($this->lesson);
+            $hole = app(LessonHoles::class)->hole($this->lesson);
         } catch (CoreException $fault) {
             // The lesson is still worth reading; what cannot be computed says why.
             return ['figures' => (object) [], 'drawing' => null, 'fault' => $fault->says->toArray()];
@@ -63,7 +63,7 @@ final class LessonResource extends JsonResource
         return $hole === null ? ['figures' => (object) [], 'drawing' => null, 'fault' => null] : [
             'figures' => (object) array_map(
                 static fn (Figure $figure): array => $figure->toArray(),
-                LessonFigures::of($hole, $this->progress),
+                LessonHoles::of($hole, $this->progress),
             ),
             'drawing' => SectionDrawing::of($hole->plan, $hole->thickness->inMm(), true)?->toArray(),
             'fault' => null,

@@ -10,7 +10,7 @@ use MillStep\Core\Planning\Drawing\Text;
 /** What drawing files share: its words in somebody's language and units. */
 final class DrawingFile
 {
-    public static function words(Text $text, Sentences $says): string
+    public static function describe(Text $text, Sentences $says): string
     {
         return $says->say($text->before).($text->lengthMm === null ? '' : $says->length($text->lengthMm, 2));
     }

@@ -86,7 +86,7 @@ final class DxfFile
     private static function text(Text $text, float $height, Sentences $says): array
     {
         // R12 knows plain letters only; %%c is its sign for a diameter.
-        $words = Str::ascii(str_replace(['⌀ ', '⌀', '×', '°'], ['%%c', '%%c', 'x', '%%d'], DrawingFile::words($text, $says)));
+        $words = Str::ascii(str_replace(['⌀ ', '⌀', '×', '°'], ['%%c', '%%c', 'x', '%%d'], DrawingFile::describe($text, $says)));
 
         return ['0', 'TEXT', '8', 'TEXT', '10', self::n($text->x), '20', self::n($text->y), '40', self::n($height), '1', $words, '50',
             $text->upright ? '90' : '0',

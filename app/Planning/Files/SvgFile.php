@@ -67,7 +67,7 @@ final class SvgFile
             self::n($height),
             $text->anchor,
             $turn,
-            htmlspecialchars(DrawingFile::words($text, $says), ENT_XML1 | ENT_QUOTES),
+            htmlspecialchars(DrawingFile::describe($text, $says), ENT_XML1 | ENT_QUOTES),
         );
     }
 

@@ -13,7 +13,7 @@ import FigureWorking from './FigureWorking.vue';
 import StepCautions from './StepCautions.vue';
 
 /** The plan with its answers hidden: the figures are worked out one by one, and each is checked by itself. */
-const props = defineProps<{ kind: PlanKind; request: Record<string, unknown> }>();
+const props = defineProps<{ kind: PlanKind; request: Schemas['PlanWanted'] }>();
 const { t } = useI18n();
 const { say } = useSay();
 const { units } = useUnits();

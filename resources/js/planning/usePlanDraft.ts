@@ -41,11 +41,12 @@ export function usePlanDraft<Kind extends PlanKind>(kind: Kind, saved: Schemas['
   const start = JSON.stringify(draft.value);
   watch(units, (_now, before) => keepUnits(before));
 
+  /** What is typed so far; the server says what of it is missing. */
   const request = computed(() => {
     const wanted = draft.value as unknown as Record<string, unknown>;
     return Object.fromEntries(
       Object.entries(wanted).filter(([key, value]) => key !== 'units' && value !== '' && value !== null),
-    );
+    ) as Schemas['PlanWanted'];
   });
   const settled = ref(request.value);
   watchDebounced(request, (now) => (settled.value = now), { deep: true, debounce: SETTLE_MS });

@@ -29,7 +29,7 @@ export const step = (given: Partial<Schemas['PlanStep']> = {}): Schemas['PlanSte
 
 export const plan = (given: Partial<Schemas['Plan']> = {}): Schemas['Plan'] => ({
   operations: [step()],
-  holding: {},
+  holding: null,
   holding_figure: null,
   warnings: [],
   missing: [],

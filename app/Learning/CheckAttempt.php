@@ -25,7 +25,7 @@ use MillStep\Core\Learning\Paper;
  * @property Check $check
  * @property User $learner
  */
-final class Attempt extends Model
+final class CheckAttempt extends Model
 {
     use HasUuids;
 

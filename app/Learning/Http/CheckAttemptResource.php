@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Learning\Http;
 
-use App\Learning\Attempt;
+use App\Learning\CheckAttempt;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use MillStep\Core\Learning\DrawnQuestion;
@@ -13,9 +13,9 @@ use MillStep\Core\Learning\DrawnQuestion;
  * A paper, and once it is handed in what came of it. Right answers leave the server only once it is passed: what was
  * wrong in a failed one is drawn again, and the lesson is where the answer stands.
  *
- * @mixin Attempt
+ * @mixin CheckAttempt
  */
-final class AttemptResource extends JsonResource
+final class CheckAttemptResource extends JsonResource
 {
     public static $wrap = null;
 

@@ -33,7 +33,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property User $learner
  * @property User $assessor
  */
-final class Attempt extends Model
+final class SheetAttempt extends Model
 {
     use HasUuids;
 

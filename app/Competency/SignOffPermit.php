@@ -14,7 +14,7 @@ use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Scope;
 
 /** The instructor's signature: what it covers, for how long, on which words. There is no override. */
-final class SignOff
+final class SignOffPermit
 {
     public function __construct(
         private readonly RecordEntry $record,

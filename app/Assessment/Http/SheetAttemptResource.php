@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Assessment\Http;
 
-use App\Assessment\Attempt;
 use App\Assessment\Scoring;
+use App\Assessment\SheetAttempt;
 use App\Planning\Attachment;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -13,9 +13,9 @@ use Illuminate\Http\Resources\Json\JsonResource;
 /**
  * A sheet with its marks and what they come to so far.
  *
- * @mixin Attempt
+ * @mixin SheetAttempt
  */
-final class AttemptResource extends JsonResource
+final class SheetAttemptResource extends JsonResource
 {
     public static $wrap = null;
 

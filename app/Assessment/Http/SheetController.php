@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Assessment\Http;
 
-use App\Assessment\Attempt;
 use App\Assessment\CancelSheet;
 use App\Assessment\ConcludeAssessment;
 use App\Assessment\MarkCriterion;
 use App\Assessment\OpenSheet;
 use App\Assessment\Sheet;
+use App\Assessment\SheetAttempt;
 use App\People\Role;
 use App\People\User;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -17,7 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 
-final class AttemptController
+final class SheetController
 {
     public function open(Request $request, OpenSheet $open, #[CurrentUser] User $user): JsonResponse
     {
@@ -30,25 +30,25 @@ final class AttemptController
         Gate::authorize('teach-learner', $learner);
         $attempt = $open(Sheet::current($given['sheet']), $learner, $user, $given['id']);
 
-        return (new AttemptResource($attempt->load(Attempt::SHOWN)))
+        return (new SheetAttemptResource($attempt->load(SheetAttempt::SHOWN)))
             ->response()
             ->setStatusCode(201);
     }
 
-    public function show(Attempt $attempt): AttemptResource
+    public function show(SheetAttempt $attempt): SheetAttemptResource
     {
         Gate::authorize('view-record', $attempt->learner);
 
-        return new AttemptResource($attempt->load(Attempt::SHOWN));
+        return new SheetAttemptResource($attempt->load(SheetAttempt::SHOWN));
     }
 
     public function mark(
         Request $request,
-        Attempt $attempt,
+        SheetAttempt $attempt,
         string $criterion,
         MarkCriterion $mark,
         #[CurrentUser] User $user,
-    ): AttemptResource {
+    ): SheetAttemptResource {
         Gate::authorize('teach-learner', $attempt->learner);
         /** @var array{result?: string|int|null, value?: string|null, dx?: string|null, dy?: string|null, units?: 'mm'|'in'|null} $given */
         $given = $request->validate([
@@ -59,21 +59,21 @@ final class AttemptController
             'units' => ['nullable', 'in:mm,in'],
         ]);
 
-        return new AttemptResource($mark($attempt, $criterion, $given, $given['units'] ?? $user->units));
+        return new SheetAttemptResource($mark($attempt, $criterion, $given, $given['units'] ?? $user->units));
     }
 
-    public function conclude(Attempt $attempt, ConcludeAssessment $conclude, #[CurrentUser] User $user): AttemptResource
+    public function conclude(SheetAttempt $attempt, ConcludeAssessment $conclude, #[CurrentUser] User $user): SheetAttemptResource
     {
         Gate::authorize('teach-learner', $attempt->learner);
 
-        return new AttemptResource($conclude($attempt, $user));
+        return new SheetAttemptResource($conclude($attempt, $user));
     }
 
-    public function cancel(Request $request, Attempt $attempt, CancelSheet $cancel, #[CurrentUser] User $user): AttemptResource
+    public function cancel(Request $request, SheetAttempt $attempt, CancelSheet $cancel, #[CurrentUser] User $user): SheetAttemptResource
     {
         Gate::authorize('teach-learner', $attempt->learner);
         $given = $request->validate(['reason' => ['nullable', 'string', 'max:300']]);
 
-        return new AttemptResource($cancel($attempt, $user, $given['reason'] ?? null));
+        return new SheetAttemptResource($cancel($attempt, $user, $given['reason'] ?? null));
     }
 }

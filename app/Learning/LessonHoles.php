@@ -10,12 +10,12 @@ use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Impossible;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Learning\BoundHole;
-use MillStep\Core\Learning\LessonFigures as CoreFigures;
+use MillStep\Core\Learning\LessonFigures;
 use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\Plan\HolePlan;
 
 /** Gathers a lesson's machine, crib, part and policy and has the core plan its hole. */
-final class LessonFigures
+final class LessonHoles
 {
     /** @var array<int, BoundHole|null> by lesson: what a reading is judged by is planned once for an answer, not at each question */
     private array $holes = [];
@@ -41,7 +41,7 @@ final class LessonFigures
     {
         $touch = $progress?->reading('scale_touch');
 
-        return CoreFigures::of($hole, $touch === null ? null : Length::mm($touch));
+        return LessonFigures::of($hole, $touch === null ? null : Length::mm($touch));
     }
 
     /** @throws CoreException */
