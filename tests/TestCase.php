@@ -10,12 +10,12 @@ use App\People\Http\FromWhom;
 use App\People\Role;
 use App\People\User;
 use App\Policy\Policy;
+use Database\Factories\UserFactory;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
@@ -69,24 +69,12 @@ abstract class TestCase extends BaseTestCase
 
     public function person(Role $role = Role::Learner, array $with = []): User
     {
-        $name = fake_name();
-
-        return User::query()
-            ->create([
-                'name' => $name,
-                'email' => Str::slug($name).'-'.Str::lower(Str::random(5)).'@millstep.example',
-                'password' => 'mast-and-vane',
-                'role' => $role,
-                'units' => 'mm',
-                'active' => true,
-                ...$with,
-            ])
-            ->refresh();
+        return UserFactory::new()->role($role)->create($with)->refresh();
     }
 
     public function instructor(bool $signs = true): User
     {
-        $instructor = $this->person(Role::Instructor, ['pin_hash' => '2468', 'all_cohorts' => true]);
+        $instructor = UserFactory::new()->instructor()->create()->refresh();
         $signs && $instructor->signsFor()->attach(Permit::query()->pluck('id'));
 
         return $instructor;

@@ -8,14 +8,6 @@ use App\People\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Str;
 
-function fake_name(): string
-{
-    static $names = ['Auberon', 'Briseis', 'Caspian', 'Dagny', 'Eluned', 'Fenwick'];
-    static $next = 0;
-
-    return $names[$next++ % count($names)].' '.Str::ucfirst(Str::lower(Str::random(6)));
-}
-
 /** Writes what brings a learner to a stage, as it would have happened. */
 function bring(User $learner, int $stage, User $by, ?CarbonImmutable $signedAt = null): void
 {

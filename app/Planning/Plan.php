@@ -94,17 +94,6 @@ final class Plan extends Model
             );
     }
 
-    public function isVisibleTo(User $user): bool
-    {
-        return $this->owner_id === $user->id || ! $this->owner->learns() || $user->reaches($this->owner);
-    }
-
-    /** Whoever teaches minds the shop's plans; a learner their own. */
-    public function isChangedBy(User $user): bool
-    {
-        return $this->owner_id === $user->id || ($user->teaches() && ! $this->owner->learns());
-    }
-
     /**
      * One that was kept in a shape that is not read any more says so, and spoils nothing else.
      *

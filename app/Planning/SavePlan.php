@@ -29,7 +29,7 @@ final class SavePlan
 
         return DB::transaction(function () use ($id, $given, $request, $answer, $user): Plan {
             $plan = Plan::withTrashed()->with('owner')->lockForUpdate()->find($id);
-            if ($plan !== null && ! $plan->isChangedBy($user)) {
+            if ($plan !== null && ! $user->can('update', $plan)) {
                 throw Refusal::forbidden('not_yours');
             }
             if ($plan !== null && ($plan->trashed() || $plan->kind !== $given['kind'])) {

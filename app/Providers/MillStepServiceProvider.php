@@ -17,6 +17,7 @@ use App\Gate\Device;
 use App\Gate\Events\BadgesGuessed;
 use App\Gate\Events\PresenceChanged;
 use App\Gate\Listeners\ReviewOpenTurns;
+use App\Gate\MachinePolicy;
 use App\Gate\Token;
 use App\Language\Speech;
 use App\Learning\Events\LookAsked;
@@ -25,8 +26,11 @@ use App\Live\Push;
 use App\People\BadgeDesk;
 use App\People\Events\PersonChanged;
 use App\People\Events\PersonDeactivated;
+use App\People\LearnerPolicy;
 use App\People\MailboxTransport;
 use App\People\User;
+use App\Planning\Plan;
+use App\Planning\PlanPolicy;
 use App\Practice\Events\PracticeLogged;
 use App\Records\Listeners\AlertLead;
 use App\Records\Listeners\WriteToWhoTeaches;
@@ -77,17 +81,9 @@ final class MillStepServiceProvider extends ServiceProvider
         Auth::viaRequest('device-token', static fn (Request $request): ?Device => Device::carrying($request->bearerToken()));
         // Roles, for what is not about one record.
         Gate::define('teach', static fn (User $user): bool => $user->teaches());
-        // Learners see their own record and nobody else's.
-        Gate::define(
-            'view-record',
-            static fn (User $user, User $learner): bool => $learner->learns()
-                && ($user->reaches($learner) || $user->audits() || $user->is($learner)),
-        );
-        // Who teaches a learner decides, marks and signs for them; holding somebody back is open to whoever teaches.
-        Gate::define('teach-learner', static fn (User $user, User $learner): bool => $learner->learns() && $user->reaches($learner));
-        // A machine's screen or reader is paired, and revoked, by the lead or by whoever may sign for what the machine takes.
-        Gate::define('pair', static fn (User $user, Machine $machine): bool => $user->leads()
-            || ($user->teaches() && $user->signsFor()->whereKey($machine->permits->modelKeys())->exists()));
+        Gate::policy(User::class, LearnerPolicy::class);
+        Gate::policy(Machine::class, MachinePolicy::class);
+        Gate::policy(Plan::class, PlanPolicy::class);
         Gate::define('audit', static fn (User $user): bool => $user->leads() || $user->audits());
         Gate::define('lead', static fn (User $user): bool => $user->leads());
 

@@ -3,18 +3,17 @@
 declare(strict_types=1);
 
 use App\Learning\Events\LookAsked;
-use App\People\Cohort;
 use App\People\Letter;
 use App\People\Role;
 use App\People\User;
 use App\Practice\Entry;
 use App\Records\Listeners\WriteToWhoTeaches;
+use Database\Factories\CohortFactory;
 
 /** @return array{0: User, 1: User, 2: User} who teaches the class, who teaches another, a learner of the class */
 function aClass($test): array
 {
-    [$mine, $theirs] = [Cohort::query()->create(['name' => 'Ours', 'starts_on' => '2031-01-01']),
-        Cohort::query()->create(['name' => 'Theirs', 'starts_on' => '2031-01-01'])];
+    [$mine, $theirs] = CohortFactory::new()->count(2)->create();
     $teacher = $test->person(Role::Instructor, ['mail_when_waiting' => true]);
     $other = $test->person(Role::Instructor, ['mail_when_waiting' => true]);
     $learner = $test->person();

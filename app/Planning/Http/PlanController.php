@@ -13,6 +13,7 @@ use App\Workshop\ShopAtHand;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use MillStep\Core\Planning\Plan\PlanChanges;
 
@@ -48,7 +49,7 @@ final class PlanController
     public function destroy(string $plan, #[CurrentUser] User $user): Response
     {
         $found = self::visible($plan, $user);
-        abort_unless($found->isChangedBy($user), 403);
+        Gate::forUser($user)->authorize('update', $found);
         $found->delete();
 
         return response()->noContent();
@@ -59,7 +60,7 @@ final class PlanController
     {
         abort_unless(Str::isUuid($plan), 404);
         $found = Plan::withTrashed()->with(self::WITH)->findOrFail($plan);
-        abort_unless($found->isChangedBy($user), 403);
+        Gate::forUser($user)->authorize('update', $found);
         $found->restore();
 
         return new PlanResource($found, $user);
@@ -83,7 +84,7 @@ final class PlanController
     {
         abort_unless(Str::isUuid($id), 404);
         $plan = Plan::query()->with(self::WITH)->findOrFail($id);
-        abort_unless($plan->isVisibleTo($user), 403);
+        Gate::forUser($user)->authorize('view', $plan);
 
         return $plan;
     }

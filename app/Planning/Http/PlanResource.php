@@ -60,7 +60,7 @@ final class PlanResource extends JsonResource
             'part' => $plan->part?->name,
             'owner' => $plan->owner->name,
             'saved_at' => $plan->updated_at->toIso8601ZuluString(),
-            'yours' => $plan->isChangedBy($user),
+            'yours' => $user->can('update', $plan),
         ];
     }
 

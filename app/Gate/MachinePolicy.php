@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Gate;
+
+use App\Competency\Permit;
+use App\People\User;
+use App\Workshop\Machine;
+
+/** Who puts a screen or reader to a machine, and takes it away. */
+final class MachinePolicy
+{
+    /** The lead, or whoever may sign for what the machine takes. */
+    public function pair(User $user, Machine $machine): bool
+    {
+        return $user->leads() || Permit::ofMachine($machine)->contains(static fn (Permit $permit): bool => $permit->isSignedBy($user));
+    }
+}
