@@ -8,6 +8,7 @@ use App\Language\SpokenTo;
 use App\Support\BootsByName;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
+use Illuminate\Contracts\Translation\HasLocalePreference;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Collection;
@@ -45,7 +46,7 @@ use Illuminate\Support\Facades\DB;
  *
  * @method BelongsToMany<Model, User> signsFor()
  */
-final class User extends Authenticatable implements SpokenTo
+final class User extends Authenticatable implements HasLocalePreference, SpokenTo
 {
     use BootsByName;
     use Notifiable;
@@ -89,6 +90,12 @@ final class User extends Authenticatable implements SpokenTo
     protected function email(): Attribute
     {
         return Attribute::set(self::address(...));
+    }
+
+    /** In which the framework's own words of a letter are. */
+    public function preferredLocale(): string
+    {
+        return $this->language;
     }
 
     public function speaks(): string

@@ -49,7 +49,9 @@ it('writes to whoever teaches the learner and asked for it, in their language, a
     logPractice($this, $learner);
     $letters = Letter::query()->get();
     expect($letters)->toHaveCount(1)
-        ->and($letters->first()?->body)->toContain($learner->name)->toContain('espera confirmación')->toContain('/today');
+        ->and($letters->first()?->body)->toContain($learner->name)->toContain('espera confirmación')->toContain('/today')
+        // The framework's own words too.
+        ->toContain('copie esta dirección')->not->toContain('trouble')->not->toContain('rights');
     $this->travel(WriteToWhoTeaches::QUIET_S + 1)->seconds();
     logPractice($this, $learner);
     expect(Letter::query()->count())->toBe(2);

@@ -5,7 +5,7 @@ import { computed } from 'vue';
 
 const REFRESH_MS = 30_000;
 
-/** How many learners wait for whoever teaches; read again as soon as the shop changes, and now and then. */
+/** How many learners stand at a machine and wait for whoever teaches; read again as soon as the shop changes, and now and then. */
 export function useWaiting() {
   const { teaches } = useMe();
   const { data } = useQuery({
@@ -15,6 +15,5 @@ export function useWaiting() {
     refetchInterval: REFRESH_MS,
   });
   const look = computed(() => (teaches.value ? (data.value?.look ?? 0) : 0));
-  const practice = computed(() => (teaches.value ? (data.value?.practice ?? 0) : 0));
-  return { look, practice, all: computed(() => look.value + practice.value) };
+  return { look };
 }

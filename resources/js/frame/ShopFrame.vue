@@ -30,7 +30,7 @@ const router = useRouter();
 const rooms = computed<RuleMark[]>(() =>
   teaches.value
     ? [
-        { key: 'today', label: t('room.today'), to: { name: 'today' }, count: waiting.all.value },
+        { key: 'today', label: t('room.today'), to: { name: 'today' }, count: waiting.look.value },
         { key: 'planner', label: t('room.planner'), to: { name: 'planner' } },
         { key: 'workshop', label: t('room.workshop'), to: { name: 'workshop' } },
         ...(leads.value ? [{ key: 'records', label: t('room.records'), to: { name: 'changes' } }] : []),
