@@ -33,12 +33,16 @@ const verdicts = [
         >✕ {{ t('outbox.notSaved') }} {{ fault }}</span
       >
     </p>
-    <div class="grid grid-cols-[repeat(4,minmax(0,1fr))_3rem] gap-y-1" role="group" :aria-label="criterion.text">
+    <div
+      class="grid grid-cols-[repeat(4,minmax(0,1fr))_2.5rem] sm:grid-cols-[repeat(4,minmax(0,1fr))_3rem] gap-y-1"
+      role="group"
+      :aria-label="criterion.text"
+    >
       <button
         v-for="verdict in verdicts"
         :key="verdict.result"
         type="button"
-        class="-ml-px min-h-14 border px-1 font-semibold sm:min-w-28 sm:px-2"
+        class="-ml-px min-h-14 border px-0.5 text-sm font-semibold sm:min-w-28 sm:px-2 sm:text-base"
         :class="criterion.mark?.result === verdict.result ? `${verdict.tone} text-sheet` : 'border-quiet'"
         :aria-pressed="criterion.mark?.result === verdict.result"
         :disabled="locked"

@@ -87,7 +87,7 @@ function mark(criterion: Schemas['Criterion'], result: Schemas['Mark']['result']
       :pending="marks.pending.value"
       :unsaved="marks.unsaved.value"
     />
-    <p v-if="!locked" class="mt-3 text-sm text-quiet print:hidden">{{ t('sheet.keys') }}</p>
+    <p v-if="!locked" class="mt-3 text-sm text-quiet max-sm:hidden print:hidden">{{ t('sheet.keys') }}</p>
 
     <section v-for="{ group, criteria } in groups" :key="group" class="mt-5">
       <h2>{{ t(`sheet.group.${group}`) }}</h2>

@@ -134,7 +134,7 @@ const canSign = computed(() => standing.value.stage >= 4);
               })
             }}
             <span v-if="permit.practice.waiting > 0" class="block text-sm text-quiet"
-              >⏸ {{ t('record.practiceWaiting', permit.practice.waiting) }}</span
+              >‖ {{ t('record.practiceWaiting', permit.practice.waiting) }}</span
             >
           </p>
           <RouterLink

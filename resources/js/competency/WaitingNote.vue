@@ -20,7 +20,7 @@ watch(look, (now) => (seen.value = Math.min(seen.value, now)));
     role="status"
     data-testid="waiting-note"
   >
-    <span class="flex-1 font-semibold">⏸ {{ t('waiting.note', look) }}</span>
+    <span class="flex-1 font-semibold">‖ {{ t('waiting.note', look) }}</span>
     <RouterLink :to="{ name: 'today' }" class="inline-flex min-h-12 items-center px-3 font-semibold">{{
       t('waiting.toToday')
     }}</RouterLink>

@@ -136,7 +136,7 @@ const verdict = computed(() => props.step.answer?.verdict ?? null);
         </p>
         <p v-if="step.done" class="mt-2 font-semibold text-alone">✓ {{ t('lesson.holdOpened') }}</p>
         <p v-else-if="step.waiting_since" class="mt-2 text-lg font-semibold text-supervised" role="status">
-          ⏸ {{ t('lesson.holdWaiting') }}
+          ‖ {{ t('lesson.holdWaiting') }}
         </p>
         <BigButton v-else-if="canAnswer" class="mt-3" tone="main" :busy="busy" @click="emit('answer', null)">{{
           t('lesson.holdAsk')

@@ -133,7 +133,7 @@ describe('a step of a lesson', () => {
     expect(hold.emitted('answer')).toEqual([[null]]);
     const waiting = show({ hold: 'Clamped.', waiting_since: '2031-05-02T10:00:00Z' });
     expect(waiting.find('button').exists()).toBe(false);
-    expect(waiting.text()).toContain('⏸');
+    expect(waiting.text()).toContain('‖');
     expect(show({ hold: 'Clamped.', done: true }).text()).toContain('✓');
   });
 });
@@ -246,7 +246,7 @@ describe('a lesson', () => {
     serve('GET /api/learning/lessons/C6', lesson([waiting, first], 'c'));
     const mounted = mountIn(LessonPage, { code: 'C6' });
     await vi.advanceTimersByTimeAsync(10);
-    expect(mounted.text()).toContain('⏸');
+    expect(mounted.text()).toContain('‖');
     serve('GET /api/learning/lessons/C6', lesson([{ ...third, done: true }, first], 'a'));
     await vi.advanceTimersByTimeAsync(3_100);
     expect(title(mounted)).toBe('First');

@@ -78,7 +78,7 @@ const decline = useCommand(
             'text-supervised': entry.state === 'waiting',
           }"
         >
-          {{ { confirmed: '✓', declined: '✕', waiting: '⏸' }[entry.state] }}
+          {{ { confirmed: '✓', declined: '✕', waiting: '‖' }[entry.state] }}
           {{ t(`practice.state.${entry.state}`, { by: entry.decided_by })
           }}<template v-if="entry.reason">: {{ entry.reason }}</template>
         </p>

@@ -39,7 +39,7 @@ describe('a logbook', () => {
       'learner',
     );
     expect(page.text()).toContain('45 min');
-    expect(page.text()).toContain('⏸');
+    expect(page.text()).toContain('‖');
     expect(page.text()).toContain('✓');
     expect(page.text()).toContain('No guard in the picture');
     // What waits can be taken back; what is decided stays.

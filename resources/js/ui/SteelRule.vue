@@ -37,13 +37,13 @@ const reach = (tick: { long: boolean; half: boolean }) => (tick.long ? 100 : tic
           <span v-if="mark.numeral" class="numeral">{{ mark.numeral }}</span>
           <span class="name">{{ mark.label }}</span>
           <span v-if="mark.count" class="count" :title="t('ui.countWaiting', mark.count)"
-            >⏸{{ mark.count }}<span class="sr-only"> {{ t('ui.countWaiting', mark.count) }}</span></span
+            >‖{{ mark.count }}<span class="sr-only"> {{ t('ui.countWaiting', mark.count) }}</span></span
           >
           <span v-if="mark.state === 'done'" class="state" :title="t('ui.done')"
             >✓<span class="sr-only"> {{ t('ui.done') }}</span></span
           >
           <span v-else-if="mark.state === 'waiting'" class="state" :title="t('ui.waiting')"
-            >⏸<span class="sr-only"> {{ t('ui.waiting') }}</span></span
+            >‖<span class="sr-only"> {{ t('ui.waiting') }}</span></span
           >
         </component>
       </li>
