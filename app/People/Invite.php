@@ -32,7 +32,7 @@ final class Invite
         assert($broker instanceof PasswordBroker);
         $token = $broker->createToken($person);
         $person->notify(new Invitation($token));
-        $person->update(['invited_at' => CarbonImmutable::now()]);
+        $person->updateOrFail(['invited_at' => CarbonImmutable::now()]);
 
         return config('mail.default') === 'mailbox' && config('millstep.demo') !== true ? self::link($person, $token) : null;
     }

@@ -193,3 +193,18 @@ it('leaves the application\'s role nothing in the audit log but to read and add'
     $may = fn (string $what): bool => DB::scalar('SELECT has_table_privilege(?, ?, ?)', ['millstep_app', 'records_audit', $what]);
     expect([$may('SELECT'), $may('UPDATE'), $may('DELETE'), $may('TRUNCATE')])->toBe([true, false, false, false]);
 });
+
+it('is told who made each change, whatever the way', function (): void {
+    $lead = $this->person(App\People\Role::Lead);
+    $since = (int) DB::table('records_audit')->max('id');
+    $this->actingAs($lead)->patchJson('/api/people/me', ['language' => 'es', 'mail_when_waiting' => true])->assertOk();
+    $cohort = $this->postJson('/api/people/cohorts', ['name' => 'Evening', 'starts_on' => '2031-01-01'])->assertCreated()->json('id');
+    $this->putJson("/api/people/cohorts/$cohort", ['name' => 'Late evening', 'starts_on' => '2031-01-01'])->assertOk();
+    $this->postJson('/api/people/everybody', [
+        'name' => 'Ada Example', 'email' => 'ada@millstep.example', 'role' => 'learner', 'language' => 'en', 'cohorts' => [$cohort], 'invite' => true,
+    ])->assertSuccessful();
+    $lines = DB::table('records_audit')->where('id', '>', $since)->get();
+    expect($lines->pluck('source')->unique()->sort()->values()->all())->toBe(['people_cohorts', 'people_memberships', 'people_users'])
+        ->and($lines->count())->toBeGreaterThanOrEqual(6)
+        ->and($lines->whereNull('actor_id')->map(fn ($line): string => "$line->source $line->change $line->after")->all())->toBe([]);
+});

@@ -19,14 +19,16 @@ final class CohortController
 
     public function store(Request $request): JsonResponse
     {
-        $cohort = Cohort::query()->create($this->given($request, null));
+        // In a transaction, in which the log of changes is told who.
+        $cohort = new Cohort($this->given($request, null));
+        $cohort->saveOrFail();
 
         return (new CohortResource($cohort->loadCount('members')))->response()->setStatusCode(201);
     }
 
     public function update(Request $request, Cohort $cohort): CohortResource
     {
-        $cohort->update($this->given($request, $cohort));
+        $cohort->updateOrFail($this->given($request, $cohort));
 
         return new CohortResource($cohort->loadCount('members'));
     }

@@ -31,7 +31,8 @@ final class MeController
 
     public function update(Request $request, #[CurrentUser] User $user): PersonResource
     {
-        $user->update($request->validate([
+        // In a transaction, in which the log of changes is told who.
+        $user->updateOrFail($request->validate([
             'name' => ['sometimes', 'required', 'string', 'max:80'],
             'units' => ['sometimes', 'required', 'in:mm,in'],
             'mail_when_waiting' => ['sometimes', 'required', 'boolean'],
