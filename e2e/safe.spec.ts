@@ -72,6 +72,32 @@ test('a mark on a sheet that was concluded elsewhere stays, and says that it is 
   await expect(page.getByTestId('outbox')).toHaveCount(0);
 });
 
+test('a double tap is one mark, and a sheet opened by mistake is put away with its reason', async ({ browser }) => {
+  const page = await person(browser, 'instructor@millstep.example', { width: 1180, height: 820 });
+  const id = await openSheet(page, 'Verity');
+  const eyes = page.getByRole('group', { name: /Eye protection/ });
+  await eyes.getByRole('button', { name: /✓ met/ }).dblclick();
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.reload();
+  await expect(eyes.getByRole('button', { name: /✓ met/ })).toHaveAttribute('aria-pressed', 'true');
+  await eyes.getByRole('button', { name: /Take the mark back/ }).click();
+  await expect(eyes.getByRole('button', { name: /✓ met/ })).toHaveAttribute('aria-pressed', 'false');
+  await page.keyboard.press('1');
+  await page.keyboard.press('1');
+  await expect(eyes.getByRole('button', { name: /✓ met/ })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByText('all saved')).toBeVisible();
+  await page.getByRole('button', { name: 'Opened by mistake' }).click();
+  await page.getByRole('dialog').getByLabel('Why').fill('The wrong learner');
+  await page.getByRole('button', { name: 'Put it away' }).click();
+  await expect(page.getByText('This sheet was put away')).toBeVisible();
+  await expect(eyes.getByRole('button', { name: /✓ met/ })).toBeDisabled();
+  const again = await openSheet(page, 'Verity');
+  expect(again).not.toBe(id);
+  await page.getByRole('button', { name: 'Opened by mistake' }).click();
+  await page.getByRole('button', { name: 'Put it away' }).click();
+  await expect(page.getByText('This sheet was put away')).toBeVisible();
+});
+
 test('a mark made without a network is sent when it is back', async ({ browser }) => {
   const page = await person(browser, 'henrike@millstep.example');
   await openSheet(page, 'Rosalba');
