@@ -1,3 +1,4 @@
+import { queryClient } from '@/api/queries';
 import { mountIn, signedIn } from '@/test/mountIn';
 import { called, Refusal, serve } from '@/test/server';
 import { flushPromises } from '@vue/test-utils';
@@ -51,6 +52,20 @@ describe('signing in', () => {
       expect(push).toHaveBeenLastCalledWith({ name: 'home' });
     },
   );
+
+  it('waits for what was asked of a guest before it signs in, so that no late answer brings a guest’s cookie', async () => {
+    queryClient.clear();
+    let answer: (me: unknown) => void = () => undefined;
+    serve('GET /api/people/me', () => new Promise((done) => (answer = done)));
+    await signIn();
+    expect(called('GET /api/people/me')).toHaveLength(1);
+    expect(called('POST /api/people/session')).toHaveLength(0);
+    serve('GET /api/people/me', { person: { id: 7, name: 'Ada Example', role: 'learner', units: 'mm' }, demo: true });
+    answer({ person: null, demo: true });
+    await flushPromises();
+    expect(called('POST /api/people/session')).toHaveLength(1);
+    expect(push).toHaveBeenLastCalledWith({ name: 'home' });
+  });
 
   it('says why not, and keeps the address', async () => {
     serve('POST /api/people/session', new Refusal(422, 'No.', { email: ['Address and password do not go together.'] }));
