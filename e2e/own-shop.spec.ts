@@ -200,7 +200,8 @@ function bank(): Question[] {
 
 function workedOut(text: string): string {
   const number = Number(text.match(/ (\d+) (?:mm|rpm)/)?.[1]);
-  if (text.includes('2500')) {
+  // The machine's list of speeds tells this one; a single 2500 may be the figure of another.
+  if (text.includes('280, 500')) {
     return String([280, 500, 850, 1400, 2500].filter((speed) => speed <= (1000 * 24) / (Math.PI * number)).at(-1));
   }
   if (text.includes('118°')) return `${(number / 2 / Math.tan((59 * Math.PI) / 180)).toFixed(2)} mm`;
