@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use App\Language\Speech;
 use App\People\User;
 use App\Policy\Policy;
 use App\Workshop\MaterialRow;
+use Illuminate\Http\Request;
 use MillStep\Core\Competency\Scope;
 use MillStep\Core\Workshop\Material;
 
@@ -25,6 +27,7 @@ final class SignOffProposal
         $readiness = $reader->is($learner)
             ? $this->readiness->onLearnersSide($standing, $learner)
             : $this->readiness->of($learner, $permit, $reader);
+        $says = Speech::of(app(Request::class));
         $statement = $permit->statementInForce();
         $covered = $permit->scope['materials'] ?? null;
 
@@ -39,7 +42,7 @@ final class SignOffProposal
             'scope' => (object) $permit->scope,
             'valid_until' => Policy::inForce()->hours->dateAt($readiness->latestEnd),
             'materials' => array_values(array_map(
-                static fn (Material $material): array => ['key' => $material->key, 'name' => $material->name],
+                static fn (Material $material): array => ['key' => $material->key, 'name' => MaterialRow::called($material, $says)],
                 array_filter(
                     MaterialRow::everything(),
                     static fn (Material $material): bool => $covered === null || in_array($material->key, $covered, true),

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Language\Sentences;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Support\Str;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Workshop\Material;
@@ -53,6 +55,12 @@ final class MaterialRow extends Model
         $own = self::query()->where('key', $key)->first();
 
         return $own === null ? MaterialTable::shipped()->all()[$key] ?? null : Material::fromFields(Fields::of($own->row));
+    }
+
+    /** As it stands in a list to choose from: in English by the table's full name, else by its word in that language. */
+    public static function called(Material $material, Sentences $says): string
+    {
+        return $says->language === Sentences::LANGUAGES[0] ? $material->name : Str::ucfirst($says->term($material->word()));
     }
 
     /**

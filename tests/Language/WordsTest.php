@@ -114,3 +114,10 @@ it('has words for every table and column that the audit log writes down', functi
     ];
     expect(array_values($missing))->toBe([]);
 })->with(App\Language\Sentences::LANGUAGES);
+
+it('names materials in the language of whoever chooses one', function (string $language, string $steel): void {
+    $this->actingAs($this->instructor());
+    $path = "/api/competency/learners/{$this->person()->id}/permits/drill-through-10/sign-off";
+    $materials = $this->withHeader('Accept-Language', $language)->getJson($path)->assertOk()->json('materials');
+    expect(array_column($materials, 'name', 'key')['mild_steel'])->toBe($steel);
+})->with([['es', 'Acero suave'], ['en', 'Mild steel']]);

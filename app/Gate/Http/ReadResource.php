@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Gate\Http;
 
 use App\Gate\BadgeRead;
+use App\Language\Sentences;
+use App\Language\Speech;
 use App\Workshop\MaterialRow;
 use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
@@ -20,6 +22,9 @@ final class ReadResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
+        // Whoever holds the badge chooses, in their language.
+        $says = $this->user === null ? Speech::of($request) : Sentences::in($this->user->language);
+
         return [
             'id' => $this->id,
             'event' => $this->event,
@@ -32,7 +37,7 @@ final class ReadResource extends JsonResource
             'asks' => $this->asks,
             'choices' => $this->asks === [] ? null : [
                 'materials' => array_values(array_map(
-                    static fn (Material $material): array => ['key' => $material->key, 'name' => $material->name],
+                    static fn (Material $material): array => ['key' => $material->key, 'name' => MaterialRow::called($material, $says)],
                     MaterialRow::everything(),
                 )),
                 'operations' => Scope::OPERATIONS,

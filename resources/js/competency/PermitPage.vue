@@ -12,6 +12,7 @@ import WorkshopTabs from '@/workshop/WorkshopTabs.vue';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { useMaterialName } from '@/workshop/useMaterialName';
 import { useRouter } from 'vue-router';
 import TickList from './TickList.vue';
 import { asGiven, emptyPermit, formOf } from './permitForm';
@@ -19,6 +20,7 @@ import { asGiven, emptyPermit, formOf } from './permitForm';
 /** What a permit asks for and covers. Before it is saved it says who would stand elsewhere. */
 const props = defineProps<{ code: string }>();
 const { t } = useI18n();
+const materialName = useMaterialName();
 const { leads } = useMe();
 const router = useRouter();
 const isNew = computed(() => props.code === 'new');
@@ -158,7 +160,7 @@ const named = (list: { code: string; title: string }[]) =>
           <TickList
             v-model="form.materials"
             :label="t('permits.materials')"
-            :options="(materials.data.value ?? []).map((each) => ({ value: each.key, label: each.name }))"
+            :options="(materials.data.value ?? []).map((each) => ({ value: each.key, label: materialName(each) }))"
             :error="fault('scope.materials')"
           />
           <TickList

@@ -3,11 +3,13 @@ import SelectField from '@/ui/SelectField.vue';
 import { useShop } from '@/workshop/useShop';
 import { computed, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { useMaterialName } from '@/workshop/useMaterialName';
 
 /** Machine, cribs and material: where something is to be made, with what, of what. */
 const draft = defineModel<Draft>({ required: true });
 const props = defineProps<{ faults: Record<string, string[]>; lathesOnly?: boolean }>();
 const { t } = useI18n();
+const materialName = useMaterialName();
 const { turning, cribs, materials } = useShop();
 
 const usable = computed(() =>
@@ -56,7 +58,7 @@ function toggle(slug: string) {
   <SelectField
     v-model="draft.material"
     :label="t('planning.material')"
-    :options="(materials.data.value ?? []).map((each) => ({ value: each.key, label: each.name }))"
+    :options="(materials.data.value ?? []).map((each) => ({ value: each.key, label: materialName(each) }))"
     :error="faults.material?.[0]"
   />
   <details class="sm:col-span-2">

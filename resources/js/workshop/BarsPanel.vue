@@ -14,15 +14,17 @@ import { useRemoval } from '@/ui/useRemoval';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { useMaterialName } from './useMaterialName';
 import { useShop } from './useShop';
 
 /** Round bar in stock, from which a class is cut its blanks. */
 const { t } = useI18n();
+const materialName = useMaterialName();
 const { length } = useUnits();
 const { materials } = useShop();
 const bars = useQuery({ queryKey: ['bars'], queryFn: () => must(api.GET('/api/workshop/bars')) });
 const names = computed(() =>
-  Object.fromEntries((materials.data.value ?? []).map((material) => [material.key, material.name])),
+  Object.fromEntries((materials.data.value ?? []).map((material) => [material.key, materialName(material)])),
 );
 const form = reactive({ material: 'mild_steel', diameter: '', length: '', count: '' });
 const add = useAction(
@@ -73,7 +75,7 @@ const fault = (field: string) => add.fieldErrors.value[field]?.[0];
       <SelectField
         v-model="form.material"
         :label="t('workshop.material')"
-        :options="(materials.data.value ?? []).map((each) => ({ value: each.key, label: each.name }))"
+        :options="(materials.data.value ?? []).map((each) => ({ value: each.key, label: materialName(each) }))"
       />
       <SizeField v-model="form.diameter" :label="t('workshop.diameter')" :error="fault('diameter')" />
       <SizeField v-model="form.length" :label="t('workshop.barLength')" :error="fault('length')" />
