@@ -2,7 +2,7 @@
 import { api, must, type Schemas } from '@/api/client';
 import { useMe } from '@/api/useMe';
 import PageState from '@/ui/PageState.vue';
-import PlanLinks from '@/planning/PlanLinks.vue';
+import PlanLinks from '@/planning/saved/PlanLinks.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
 import { computed } from 'vue';
-import FigureChip from '@/planning/FigureChip.vue';
+import FigureChip from '@/planning/figures/FigureChip.vue';
 
 /** A lesson's sentence with its {{figures}} put in, each of them ready to say where it comes from. */
 const props = defineProps<{ text: string; figures: Record<string, Schemas['Figure']>; big?: boolean }>();

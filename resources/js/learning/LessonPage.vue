@@ -14,7 +14,7 @@ import FigureText from './FigureText.vue';
 import LessonSection from './LessonSection.vue';
 import LessonSheet from './LessonSheet.vue';
 import LessonStep from './LessonStep.vue';
-import PlanLinks from '@/planning/PlanLinks.vue';
+import PlanLinks from '@/planning/saved/PlanLinks.vue';
 
 const props = defineProps<{ code: string }>();
 const { t } = useI18n();

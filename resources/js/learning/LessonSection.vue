@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
-import DrawingView from '@/planning/DrawingView.vue';
+import DrawingView from '@/planning/drawing/DrawingView.vue';
 import { useI18n } from 'vue-i18n';
 
 /** The section drawing of a lesson that is bound to a hole; nothing for one that is not. */

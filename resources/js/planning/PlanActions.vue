@@ -4,8 +4,8 @@ import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import { useI18n } from 'vue-i18n';
 import type { PlanKind } from './drafts';
-import { useDownload, type Format } from './useDownload';
-import { usePaper, type Paper } from './usePaper';
+import { useDownload, type Format } from '@/planning/paper/useDownload';
+import { usePaper, type Paper } from '@/planning/paper/usePaper';
 
 /** What can be done with a plan: keep it, copy it, print it, take its drawing along, or work it out oneself. */
 const props = defineProps<{

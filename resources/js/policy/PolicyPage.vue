@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { api, must, Refused, type Schemas } from '@/api/client';
 import { useMe } from '@/api/useMe';
-import PlanChangesList from '@/planning/PlanChangesList.vue';
+import PlanChangesList from '@/planning/saved/PlanChangesList.vue';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import PageState from '@/ui/PageState.vue';

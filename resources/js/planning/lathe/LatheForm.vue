@@ -4,8 +4,8 @@ import SelectField from '@/ui/SelectField.vue';
 import TextField from '@/ui/TextField.vue';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import AtMachineFields from './AtMachineFields.vue';
-import type { LatheDraft } from './drafts';
+import AtMachineFields from '@/planning/AtMachineFields.vue';
+import type { LatheDraft } from '@/planning/drafts';
 
 /** Rings and bushes from a bar, or one piece at its end. */
 const draft = defineModel<LatheDraft>({ required: true });

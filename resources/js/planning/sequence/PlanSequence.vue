@@ -4,7 +4,7 @@ import type { RuleMark } from '@/ui/rule';
 import SteelRule from '@/ui/SteelRule.vue';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import DrawingView from './DrawingView.vue';
+import DrawingView from '@/planning/drawing/DrawingView.vue';
 import PlanStepRow from './PlanStepRow.vue';
 
 /** A working sequence on the rule, with its drawing beside it. */

@@ -2,13 +2,13 @@ import { mountIn, signedIn } from '@/test/mountIn';
 import { figure, plan, said, step } from '@/test/shapes';
 import { beforeEach, describe, expect, it } from 'vitest';
 import { defineComponent, h } from 'vue';
-import FigureWorking from './FigureWorking.vue';
+import FigureWorking from '@/planning/figures/FigureWorking.vue';
 import PlanSequence from './PlanSequence.vue';
 import PlanStepRow from './PlanStepRow.vue';
 import PlanVerdict from './PlanVerdict.vue';
-import StepFigure from './StepFigure.vue';
-import { useDuration } from './useDuration';
-import { useStepFigures } from './useStepFigures';
+import StepFigure from '@/planning/figures/StepFigure.vue';
+import { useDuration } from '@/planning/figures/useDuration';
+import { useStepFigures } from '@/planning/figures/useStepFigures';
 
 function within<Thing>(use: () => Thing): Thing {
   let thing: Thing | undefined;

@@ -5,9 +5,9 @@ import { useUnits } from '@/measure/useUnits';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import DrawingView from './DrawingView.vue';
-import LayoutTable from './LayoutTable.vue';
-import { useStepFigures } from './useStepFigures';
+import DrawingView from '@/planning/drawing/DrawingView.vue';
+import LayoutTable from '@/planning/layout/LayoutTable.vue';
+import { useStepFigures } from '@/planning/figures/useStepFigures';
 
 /** The plan on one sheet of paper beside the machine: black on white, the figures big, cautions before their step. */
 const props = defineProps<{ name: string; answer: Schemas['PlanAnswer']; setting?: string }>();

@@ -6,7 +6,7 @@ import TextField from '@/ui/TextField.vue';
 import { useShop } from '@/workshop/useShop';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import type { LayoutDraft } from './drafts';
+import type { LayoutDraft } from '@/planning/drafts';
 
 /** Holes of a flat plate: which pattern, from where, and how each line is set. */
 const draft = defineModel<LayoutDraft>({ required: true });

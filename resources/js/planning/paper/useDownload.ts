@@ -1,4 +1,4 @@
-import type { PlanKind } from './drafts';
+import type { PlanKind } from '@/planning/drafts';
 import { useAction } from '@/ui/useAction';
 import { FROM, Refused, speaker } from '@/api/client';
 

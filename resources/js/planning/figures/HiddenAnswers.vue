@@ -8,9 +8,9 @@ import { useUnits } from '@/measure/useUnits';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, reactive, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import type { PlanKind } from './drafts';
+import type { PlanKind } from '@/planning/drafts';
 import FigureWorking from './FigureWorking.vue';
-import StepCautions from './StepCautions.vue';
+import StepCautions from '@/planning/sequence/StepCautions.vue';
 
 /** The plan with its answers hidden: the figures are worked out one by one, and each is checked by itself. */
 const props = defineProps<{ kind: PlanKind; request: Schemas['PlanWanted'] }>();

@@ -5,8 +5,8 @@ import { useUnits } from '@/measure/useUnits';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import StepCautions from './StepCautions.vue';
-import StepFigure from './StepFigure.vue';
-import { useStepFigures } from './useStepFigures';
+import StepFigure from '@/planning/figures/StepFigure.vue';
+import { useStepFigures } from '@/planning/figures/useStepFigures';
 
 /** One operation of a plan: its cautions first, then tool and figures big, and why. */
 const props = defineProps<{ step: Schemas['PlanStep']; number: number }>();

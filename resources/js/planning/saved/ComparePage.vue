@@ -5,8 +5,8 @@ import { useQuery } from '@tanstack/vue-query';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import PlanChangesList from './PlanChangesList.vue';
-import PlannerTabs from './PlannerTabs.vue';
-import { useDuration } from './useDuration';
+import PlannerTabs from '@/planning/PlannerTabs.vue';
+import { useDuration } from '@/planning/figures/useDuration';
 
 /** Two saved plans side by side, with what differs. */
 const props = defineProps<{ first: string; second: string }>();

@@ -8,7 +8,7 @@ import PageState from '@/ui/PageState.vue';
 import UndoNote from '@/ui/UndoNote.vue';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import PlannerTabs from './PlannerTabs.vue';
+import PlannerTabs from '@/planning/PlannerTabs.vue';
 import { usePlanRemoval, usePlans } from './usePlans';
 
 /** All plans that one may see: found, sorted, compared two by two. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import PageState from '@/ui/PageState.vue';
 import { useI18n } from 'vue-i18n';
-import PlanBench from './PlanBench.vue';
-import PlannerTabs from './PlannerTabs.vue';
+import PlanBench from '@/planning/PlanBench.vue';
+import PlannerTabs from '@/planning/PlannerTabs.vue';
 import { usePlan } from './usePlans';
 
 /** A saved plan, planned anew for the shop as it is today. */

@@ -4,8 +4,8 @@ import SelectField from '@/ui/SelectField.vue';
 import { useShop } from '@/workshop/useShop';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import AtMachineFields from './AtMachineFields.vue';
-import type { HoleDraft } from './drafts';
+import AtMachineFields from '@/planning/AtMachineFields.vue';
+import type { HoleDraft } from '@/planning/drafts';
 
 /** A hole, said as one would say it. */
 const draft = defineModel<HoleDraft>({ required: true });

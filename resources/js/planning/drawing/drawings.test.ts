@@ -2,10 +2,10 @@ import type { Schemas } from '@/api/client';
 import { mountIn, signedIn } from '@/test/mountIn';
 import { drawing, said } from '@/test/shapes';
 import { beforeEach, describe, expect, it } from 'vitest';
-import BatchFigures from './BatchFigures.vue';
-import ClassBarsTable from './ClassBarsTable.vue';
+import BatchFigures from '@/planning/lathe/BatchFigures.vue';
+import ClassBarsTable from '@/planning/lathe/ClassBarsTable.vue';
 import DrawingView from './DrawingView.vue';
-import LayoutTable from './LayoutTable.vue';
+import LayoutTable from '@/planning/layout/LayoutTable.vue';
 
 beforeEach(() => signedIn('learner', 'mm'));
 

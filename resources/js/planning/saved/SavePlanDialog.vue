@@ -8,7 +8,7 @@ import SheetDialog from '@/ui/SheetDialog.vue';
 import TextField from '@/ui/TextField.vue';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import type { PlanKind } from './drafts';
+import type { PlanKind } from '@/planning/drafts';
 import { usePlanChoices, useSavePlan } from './usePlans';
 
 /** Gives a plan its name, and says what it belongs to. */
