@@ -20,18 +20,25 @@ final class WhatIsTaught implements Taught
 
     public function codes(): array
     {
-        $titles = $this->titles();
-
         return [
-            'lessons' => array_column($titles['lessons'], 'code'),
-            'checks' => array_column($titles['checks'], 'code'),
-            'assessments' => array_column($titles['assessments'], 'code'),
+            'lessons' => self::codesOf(Lesson::query()),
+            'checks' => self::codesOf(Check::query()),
+            'assessments' => self::codesOf(Sheet::query()),
         ];
     }
 
     public function titles(): array
     {
         return ['lessons' => self::each(Lesson::query()), 'checks' => self::each(Check::query()), 'assessments' => self::each(Sheet::query())];
+    }
+
+    /**
+     * @param  Builder<covariant Lesson|Check|Sheet>  $all
+     * @return list<string>
+     */
+    private static function codesOf(Builder $all): array
+    {
+        return array_values(array_map(strval(...), $all->distinct()->pluck('code')->all()));
     }
 
     /**
@@ -42,7 +49,7 @@ final class WhatIsTaught implements Taught
      */
     private static function each(Builder $all): array
     {
-        return array_values($all->orderBy('code')->orderByDesc('version')->get()->unique('code')
+        return array_values($all->orderBy('code')->orderByDesc('version')->get(['code', 'version', 'title', 'translations'])->unique('code')
             ->map(static fn (Lesson|Check|Sheet $one): array => ['code' => $one->code, 'title' => $one->title])->all());
     }
 }

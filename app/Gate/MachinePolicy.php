@@ -14,6 +14,8 @@ final class MachinePolicy
     /** The lead, or whoever may sign for what the machine takes. */
     public function pair(User $user, Machine $machine): bool
     {
-        return $user->leads() || Permit::ofMachine($machine)->contains(static fn (Permit $permit): bool => $permit->isSignedBy($user));
+        // Whom one signs for is read once, however many machines are asked about.
+        return $user->leads() || ($user->teaches() && Permit::ofMachine($machine)->modelKeys() !== []
+            && $user->loadMissing('signsFor')->signsFor->find(Permit::ofMachine($machine)->modelKeys())->isNotEmpty());
     }
 }

@@ -70,10 +70,11 @@ final class ThreadTable
     private function near(string $said): array
     {
         $bare = (string) preg_replace('/(?:MM|")$/', '', explode('X', explode('-', self::key($said))[0])[0]);
-        if ($bare === '' || strlen($bare) > 8) {
+        // A mixed number, 1-1/4, is a size of its own: its whole inches are another thread.
+        if ($bare === '' || strlen($bare) > 8 || preg_match('~^#?\d+-\d+/~', self::key($said)) === 1) {
             return [];
         }
-        $heads = array_unique([$bare, "M$bare", "#$bare", ltrim($bare, '#M')]);
+        $heads = str_starts_with($bare, 'M') ? [$bare] : array_unique([$bare, "M$bare", "#$bare", ltrim($bare, '#')]);
         $near = [];
         foreach ($this->threads as $thread) {
             if (in_array(preg_split('/[X-]/', self::key($thread->designation))[0] ?? '', $heads, true)) {
