@@ -9,8 +9,8 @@ return [
         'mailbox' => ['transport' => 'mailbox'],
         'smtp' => [
             'transport' => 'smtp',
-            'host' => env('MAIL_HOST', '127.0.0.1'),
-            'port' => env('MAIL_PORT', 25),
+            'host' => (string) env('MAIL_HOST', '127.0.0.1'),
+            'port' => (int) env('MAIL_PORT', 25),
             'username' => env('MAIL_USERNAME'),
             'password' => env('MAIL_PASSWORD'),
         ],

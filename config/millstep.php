@@ -8,13 +8,13 @@ return [
     'demo' => in_array(env('MILLSTEP_DEMO', false), [true, 1, '1', 'true', 'yes', 'on'], true),
 
     // Seals the ledger and signs its head: 32 bytes in base64, kept with the other secrets.
-    'shop_key' => env('MILLSTEP_SHOP_KEY', ''),
+    'shop_key' => (string) env('MILLSTEP_SHOP_KEY', ''),
     // Where the signed heads of the ledger are written: outside the database, best on another disk.
-    'anchors' => env('MILLSTEP_ANCHORS', storage_path('app/anchors/ledger.jsonl')),
+    'anchors' => (string) env('MILLSTEP_ANCHORS', storage_path('app/anchors/ledger.jsonl')),
     // Where the backups are, so that one which is missing is noticed.
-    'backups' => env('MILLSTEP_BACKUPS'),
+    'backups' => (string) env('MILLSTEP_BACKUPS', ''),
     // Which cache counts how often a device asks: shared memory in the shop, since a second of forgetting does no harm.
     'gate_limits' => env('GATE_LIMITS_STORE'),
     // Where changes are published for live screens (nginx's push module on loopback); none: screens poll.
-    'push_url' => env('MILLSTEP_PUSH_URL'),
+    'push_url' => (string) env('MILLSTEP_PUSH_URL', ''),
 ];

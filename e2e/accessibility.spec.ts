@@ -14,6 +14,9 @@ test('no main view has a serious fault of accessibility', async ({ browser }) =>
     [instructor, '/planner/hole'],
     [instructor, '/planner/layout'],
     [instructor, '/planner/lathe'],
+    [instructor, '/planner/drill-point'],
+    [instructor, '/planner/checks/pin_place'],
+    [instructor, '/planner/wall/tap_drills'],
     [lead, '/workshop'],
     [lead, '/workshop/cribs'],
     [lead, '/workshop/materials'],
@@ -24,6 +27,7 @@ test('no main view has a serious fault of accessibility', async ({ browser }) =>
     [lead, '/records/people'],
     [learner, '/path'],
     [learner, '/lessons/C6'],
+    [instructor, '/lessons/D9'],
     [learner, '/logbook'],
   ] as const) {
     await page.goto(path);

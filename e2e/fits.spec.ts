@@ -6,7 +6,15 @@ const PHONE = { width: 390, height: 844 };
 const TABLET = { width: 1180, height: 820 };
 const SHOP = ['/today', '/workshop', '/workshop/cribs', '/workshop/materials', '/workshop/policy', '/workshop/devices'];
 const LEAD = ['/workshop/permits', '/workshop/content', '/workshop/shop', '/records', '/records/people', '/account'];
-const PLANNER = ['/planner', '/planner/hole', '/planner/layout', '/planner/lathe'];
+const PLANNER = [
+  '/planner',
+  '/planner/hole',
+  '/planner/layout',
+  '/planner/lathe',
+  '/planner/drill-point',
+  '/planner/checks/tram_check',
+  '/planner/wall',
+];
 
 /** What reaches past the right edge of the page. */
 const beyond = (page: Page) =>
@@ -51,18 +59,26 @@ test('no page is wider than a phone', async ({ browser }) => {
   test.slow();
   const lead = await person(browser, 'lead@millstep.example', PHONE);
   const id = await learnerId(lead, 'Kasimir');
-  await look(lead, [...SHOP, ...LEAD, ...PLANNER, `/learners/${id}`], beyond);
+  await look(lead, [...SHOP, ...LEAD, ...PLANNER, '/lessons/D9', `/learners/${id}`], beyond);
   const learner = await person(browser, 'learner@millstep.example', PHONE);
-  await look(learner, ['/path', '/logbook', '/lessons/A2', '/checks/SC-through-holes', ...PLANNER], beyond);
+  await look(
+    learner,
+    ['/path', '/logbook', '/lessons/A2', '/lessons/D9', '/checks/SC-through-holes', ...PLANNER],
+    beyond,
+  );
 });
 
 test('everything to press on the tablet takes a finger', async ({ browser }) => {
   test.slow();
   const lead = await person(browser, 'lead@millstep.example', TABLET);
   const id = await learnerId(lead, 'Kasimir');
-  await look(lead, [...SHOP, ...LEAD, ...PLANNER, `/learners/${id}`], small);
+  await look(lead, [...SHOP, ...LEAD, ...PLANNER, '/lessons/D9', `/learners/${id}`], small);
   const learner = await person(browser, 'learner@millstep.example', TABLET);
-  await look(learner, ['/path', '/logbook', '/lessons/A2', '/checks/SC-through-holes', ...PLANNER], small);
+  await look(
+    learner,
+    ['/path', '/logbook', '/lessons/A2', '/lessons/D9', '/checks/SC-through-holes', ...PLANNER],
+    small,
+  );
 });
 
 test('a long word without a blank stays on the page', async ({ browser }) => {

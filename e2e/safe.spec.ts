@@ -345,9 +345,10 @@ test.describe('all at once', () => {
     expect(answers.filter((answer) => answer.status === 201)).toHaveLength(1);
     expect(answers.filter((answer) => answer.status >= 500)).toEqual([]);
     const { body } = await call(page, 'GET', `/api/records/learners/${id}`);
-    expect((body as { ledger: { type: string }[] }).ledger.filter((line) => line.type === 'signed_off')).toHaveLength(
-      1,
+    const signed = (body as { ledger: { type: string; permit: string }[] }).ledger.filter(
+      (line) => line.type === 'signed_off' && line.permit === 'Drill press, through holes to 10 mm',
     );
+    expect(signed).toHaveLength(1);
   });
 
   test('of fifty wrong PINs five are looked at', async ({ browser }) => {

@@ -16,6 +16,7 @@ use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\TestCase as BaseTestCase;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\ParallelTesting;
 use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
@@ -36,6 +37,8 @@ abstract class TestCase extends BaseTestCase
     protected function setUp(): void
     {
         parent::setUp();
+        // Processes beside each other have a file each, as they have a database each.
+        config(['millstep.anchors' => config('millstep.anchors').ParallelTesting::token()]);
         @unlink((string) config('millstep.anchors'));
     }
 
@@ -82,7 +85,7 @@ abstract class TestCase extends BaseTestCase
 
     public function permit(): Permit
     {
-        return Permit::query()->with('statements')->firstOrFail();
+        return Permit::query()->with('statements')->where('code', 'drill-through-10')->firstOrFail();
     }
 
     /** @param  \Illuminate\Http\Response  $response */

@@ -4,14 +4,25 @@ declare(strict_types=1);
 
 use App\Competency\Permit;
 use App\Competency\RecordEntry;
+use App\Demo\DemoShop;
 use App\People\User;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Writes what brings a learner to a stage, as it would have happened. */
-function bring(User $learner, int $stage, User $by, ?CarbonImmutable $signedAt = null): void
-{
-    $permit = Permit::query()->with('statements')->firstOrFail();
+function bring(
+    User $learner,
+    int $stage,
+    User $by,
+    ?CarbonImmutable $signedAt = null,
+    string $code = 'drill-through-10',
+): void {
+    $permit = Permit::query()->with('statements')->where('code', $code)->firstOrFail();
+    // What it builds on was signed before.
+    foreach ($stage >= 4 ? $permit->requirement['prerequisites'] ?? [] : [] as $below) {
+        Permit::query()->where('code', $below)->exists() && bring($learner, 5, $by, $signedAt, $below);
+    }
     $record = app(RecordEntry::class);
     $at = ($signedAt ?? CarbonImmutable::now())->subDays(10);
     $entries = [
@@ -19,15 +30,21 @@ function bring(User $learner, int $stage, User $by, ?CarbonImmutable $signedAt =
             static fn (string $code): array => [null, 'lesson_completed', ['lesson' => $code, 'version' => 1]],
             $permit->requirement['lessons'],
         ),
-        2 => [[null, 'check_attempted', ['check' => 'SC-through-holes', 'passed' => true]]],
+        2 => array_map(
+            static fn (string $check): array => [null, 'check_attempted', ['check' => $check, 'passed' => true]],
+            $permit->requirement['checks'],
+        ),
         3 => [
             ...array_fill(0, 3, [$permit, 'practice_confirmed', ['minutes' => 40]]),
             ...array_map(
                 static fn (string $code): array => [null, 'lesson_completed', ['lesson' => $code, 'version' => 1]],
-                $permit->requirement['guided'],
+                $permit->requirement['guided'] ?? [],
             ),
         ],
-        4 => [[null, 'assessment_concluded', ['assessment' => 'PS-through-holes', 'outcome' => 'passed']]],
+        4 => array_map(
+            static fn (string $sheet): array => [null, 'assessment_concluded', ['assessment' => $sheet, 'outcome' => 'passed']],
+            $permit->requirement['assessments'],
+        ),
         5 => [
             [
                 $permit,
@@ -35,12 +52,12 @@ function bring(User $learner, int $stage, User $by, ?CarbonImmutable $signedAt =
                 [
                     'statement_version' => 1,
                     'valid_until' => $at->addYear()->toIso8601ZuluString(),
-                    'scope' => (object) [
+                    'scope' => (object) ($code !== 'drill-through-10' ? $permit->scope : [
                         'materials' => ['mild_steel'],
                         'operations' => ['drill'],
                         'max_diameter_mm' => 10,
                         'min_thickness_mm' => 3,
-                    ],
+                    ]),
                 ],
             ],
         ],
@@ -51,6 +68,15 @@ function bring(User $learner, int $stage, User $by, ?CarbonImmutable $signedAt =
             $record($learner, $for, $type, $data, $by, $type === 'signed_off' ? $signedAt ?? $at : $at);
         }
     }
+}
+
+/** The shop with all twelve permits, each on the machines that it is for, as the demo has it. */
+function all_permits(): void
+{
+    DB::table('content_packs')->delete();
+    app(DemoShop::class)->content();
+    $permit = Permit::query()->where('code', 'drill-through-10')->firstOrFail();
+    $permit->update(['requirement' => [...$permit->requirement, 'prerequisites' => ['bench-marking']]]);
 }
 
 function fake_uuid(): string

@@ -6,6 +6,7 @@ namespace App\Assessment;
 
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
+use App\Support\Given;
 use App\Support\SameContent;
 use App\Support\YamlText;
 use App\Workshop\Part;
@@ -35,18 +36,18 @@ final class PublishSheet
                 $faults[] = ContentFault::at($file->file, $file->lineOf($key), 'wanted_number', ['key' => $key]);
             }
         }
-        $part = Part::query()->where('slug', (string) ($values['part'] ?? ''))->first();
+        $part = Part::query()->where('slug', Given::text($values['part'] ?? null))->first();
         if ($part === null) {
-            $faults[] = ContentFault::at($file->file, $file->lineOf('part'), 'no_part', ['part' => (string) ($values['part'] ?? '')]);
+            $faults[] = ContentFault::at($file->file, $file->lineOf('part'), 'no_part', ['part' => Given::text($values['part'] ?? null)]);
         }
-        $criteria = array_values(is_array($values['criteria'] ?? null) ? $values['criteria'] : []);
+        $criteria = Given::rows($values['criteria'] ?? null);
         foreach ($criteria as $criterion) {
-            if (isset($criterion['hole']) && $part !== null && ! $part->hasHole((string) $criterion['hole'])) {
+            if (isset($criterion['hole']) && $part !== null && ! $part->hasHole(Given::text($criterion['hole']))) {
                 $faults[] = ContentFault::at(
                     $file->file,
-                    $file->lineOfEntry('criteria', (string) $criterion['id']),
+                    $file->lineOfEntry('criteria', Given::text($criterion['id'] ?? null)),
                     'no_hole',
-                    ['part' => $part->slug, 'hole' => (string) $criterion['hole']],
+                    ['part' => $part->slug, 'hole' => Given::text($criterion['hole'])],
                 );
             }
         }
@@ -59,14 +60,14 @@ final class PublishSheet
                 'pass_mark_percent' => $values['pass_mark_percent'] ?? 0,
             ]));
         } catch (CoreException $fault) {
-            $named = preg_match('/criteria\[(\d+)\]/', (string) ($fault->says->terms['key'] ?? ''), $found) === 1
-                ? (string) ($criteria[(int) $found[1]]['id'] ?? '') : '';
+            $named = preg_match('/criteria\[(\d+)\]/', Given::text($fault->says->terms['key'] ?? null), $found) === 1
+                ? Given::text($criteria[(int) $found[1]]['id'] ?? null) : '';
             $faults[] = ContentFault::saying($file->file, $file->lineOfEntry('criteria', $named), $fault->says);
         }
         foreach ($translations as $said) {
             $theirs = is_array($said->values['criteria'] ?? null) ? $said->values['criteria'] : [];
-            foreach (array_diff(array_column($criteria, 'id'), array_keys($theirs)) as $id) {
-                $faults[] = ContentFault::at($said->file, $said->lineOf('criteria'), 'untranslated', ['id' => (string) $id]);
+            foreach (array_diff(Given::texts(array_column($criteria, 'id')), array_keys($theirs)) as $id) {
+                $faults[] = ContentFault::at($said->file, $said->lineOf('criteria'), 'untranslated', ['id' => $id]);
             }
         }
         FaultyContent::unless($faults);
@@ -82,10 +83,10 @@ final class PublishSheet
         if ($known === null) {
             return Sheet::query()->create($row);
         }
-        $stored = [json_decode((string) $known->getRawOriginal('criteria'), true), $known->pass_mark_percent, $known->part_id];
+        $stored = [json_decode(Given::text($known->getRawOriginal('criteria')), true), $known->pass_mark_percent, $known->part_id];
         FaultyContent::unless(SameContent::is($stored, [$criteria, $row['pass_mark_percent'], $row['part_id']]) ? [] : [
             ContentFault::at($file->file, $file->lineOf('version'), 'version_taken',
-                ['code' => $row['code'], 'version' => $row['version']]),
+                ['code' => Given::text($row['code']), 'version' => Given::whole($row['version'])]),
         ]);
         $known->update(['translations' => $row['translations']]);
 

@@ -5,23 +5,27 @@ declare(strict_types=1);
 namespace App\Assessment;
 
 use App\Policy\Policy;
+use App\Support\Given;
 use MillStep\Core\Assessment\Score;
 use MillStep\Core\Assessment\ScoreAssessment;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Measure\JudgeMeasurement;
 use MillStep\Core\Measure\TruePosition;
+use MillStep\Core\Policy\ShopPolicy;
 
 /** Lays a sheet and its marks before the core. */
 final class Scoring
 {
+    private ?ShopPolicy $policy = null;
+
     /** @throws \MillStep\Core\Border\CoreException when a sheet is not readable */
     public function score(SheetAttempt $attempt): Score
     {
         return ScoreAssessment::fromFields(Fields::of([
             'criteria' => array_map(fn (array $criterion): array => $this->forCore($attempt, $criterion), $attempt->sheet->criteria),
             'pass_mark_percent' => $attempt->sheet->pass_mark_percent,
-            'prompted_credit' => Policy::inForce()->promptedCredit,
+            'prompted_credit' => $this->policy()->promptedCredit,
         ]))->compute();
     }
 
@@ -41,7 +45,7 @@ final class Scoring
 
         return [
             'verdict' => $judgement->verdict->value,
-            'value_mm' => $fields['value_mm'],
+            'value_mm' => Given::number($fields['value_mm']),
             'deviation_mm' => $judgement->deviation->inMm(),
         ];
     }
@@ -54,7 +58,7 @@ final class Scoring
      */
     public function limits(SheetAttempt $attempt, array $criterion): array
     {
-        $hole = $attempt->sheet->part->hole($criterion['hole']);
+        $hole = $attempt->sheet->part->hole(Given::text($criterion['hole']));
 
         return $criterion['measure'] === 'position'
             ? ['lower_mm' => 0.0, 'upper_mm' => $hole['position_tolerance_mm']]
@@ -67,7 +71,7 @@ final class Scoring
      */
     private function forCore(SheetAttempt $attempt, array $criterion): array
     {
-        $mark = $attempt->marks[$criterion['id']] ?? [];
+        $mark = $attempt->marks[Given::text($criterion['id'])] ?? [];
         if ($criterion['kind'] !== 'measured') {
             return [...$criterion, ...array_intersect_key($mark, ['result' => true])];
         }
@@ -86,7 +90,7 @@ final class Scoring
                 ...$limits,
                 'lower_mm' => -$limits['upper_mm'],
                 'value_mm' => $position,
-                'uncertainty_mm' => Policy::inForce()->caliperUncertainty->inMm(),
+                'uncertainty_mm' => $this->policy()->caliperUncertainty->inMm(),
             ];
         }
 
@@ -95,8 +99,14 @@ final class Scoring
                 ...$criterion,
                 ...$limits,
                 'value_mm' => $mark['value_mm'],
-                'uncertainty_mm' => Policy::inForce()->caliperUncertainty->inMm(),
+                'uncertainty_mm' => $this->policy()->caliperUncertainty->inMm(),
             ]
             : [...$criterion, ...$limits];
+    }
+
+    /** Read once for a sheet, not for each of its criteria. */
+    private function policy(): ShopPolicy
+    {
+        return $this->policy ??= Policy::inForce();
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Competency;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Config;
 use MillStep\Core\Competency\ChainHead;
 use MillStep\Core\Competency\HashChain;
 
@@ -17,7 +18,7 @@ final class Anchors
 
     public function file(): string
     {
-        return (string) config('millstep.anchors');
+        return Config::string('millstep.anchors');
     }
 
     /** The head as it stands now. */
@@ -25,7 +26,7 @@ final class Anchors
     {
         return new ChainHead(
             LedgerEntry::query()->count(),
-            LedgerEntry::query()->latest('seq')->value('hash') ?? HashChain::START,
+            LedgerEntry::query()->latest('seq')->first()->hash ?? HashChain::START,
             CarbonImmutable::now('UTC')->startOfSecond(),
         );
     }

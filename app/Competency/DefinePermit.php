@@ -9,6 +9,7 @@ use App\People\Role;
 use App\People\User;
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
+use App\Support\Given;
 use App\Support\PowerLock;
 use App\Support\YamlText;
 use App\Workshop\Machine;
@@ -25,7 +26,7 @@ use MillStep\Core\Competency\Scope;
  * is a new version of it; for how long the one before still carries is said with it.
  *
  * @phpstan-type Definition array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>,
- *     validity_days: int, machine_kinds?: list<string>, statement: string, grace_days?: int, machines?: list<int>,
+ *     validity_days: int, machine_kinds?: list<string>, further?: bool, statement: string, grace_days?: int, machines?: list<int>,
  *     signers?: list<int>, translations?: array<string, array{name?: string, statement?: string}>}
  */
 final class DefinePermit
@@ -55,9 +56,10 @@ final class DefinePermit
         /** @var Definition $definition */
         $definition = [
             ...array_intersect_key($values, array_flip(['code', 'name', 'requirement', 'scope', 'validity_days', 'machine_kinds'])),
-            'statement' => trim((string) $values['statement']),
+            'further' => ($values['further'] ?? false) === true,
+            'statement' => trim(Given::text($values['statement'])),
             'translations' => array_map(static fn (YamlText $said): array => array_map(
-                static fn (mixed $words): string => trim((string) $words),
+                static fn (mixed $words): string => trim(Given::text($words)),
                 array_intersect_key($said->values, ['name' => 0, 'statement' => 0]),
             ), $translations),
         ];
@@ -93,11 +95,11 @@ final class DefinePermit
         $known = [
             ...$codes,
             'guided' => $codes['lessons'],
-            'prerequisites' => array_diff(Permit::query()->pluck('code')->all(), [$given['code']]),
+            'prerequisites' => array_values(array_diff(Given::texts(Permit::query()->pluck('code')->all()), [$given['code']])),
         ];
         foreach ($known as $key => $codes) {
             $wanted = $given['requirement'][$key] ?? [];
-            $unknown = is_array($wanted) ? array_values(array_diff(array_filter($wanted, is_string(...)), $codes)) : [];
+            $unknown = is_array($wanted) ? array_values(array_diff(Given::texts($wanted), $codes)) : [];
             if ($unknown !== []) {
                 $faults["requirement.$key"] = Message::of("fault.permit.$key", ['codes' => $unknown]);
             }
@@ -130,6 +132,7 @@ final class DefinePermit
             $permit->fill([
                 'name' => $given['name'], 'requirement' => $given['requirement'], 'scope' => (object) $given['scope'],
                 'validity_days' => $given['validity_days'],
+                ...(isset($given['further']) ? ['further' => $given['further']] : []),
                 ...(isset($given['machine_kinds']) ? ['machine_kinds' => $given['machine_kinds']] : []),
                 ...($translations === null ? [] : [
                     'translations' => array_map(static fn (array $said): array => array_intersect_key($said, ['name' => 0]), $translations),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use App\Support\Given;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
@@ -83,7 +84,7 @@ final class Folds
 
         foreach ($rows as $row) {
             /** @var SinceFold $found */
-            $found = json_decode($row->found, true, 64, JSON_THROW_ON_ERROR);
+            $found = json_decode(Given::text($row->found), true, 64, JSON_THROW_ON_ERROR);
             $read[] = $found;
         }
 
@@ -94,7 +95,7 @@ final class Folds
     public function keep(int $learner, \DateTimeImmutable $now): void
     {
         $entries = self::entries($learner);
-        foreach ($entries->isEmpty() ? [] : Permit::query()->pluck('id') as $permit) {
+        foreach ($entries->isEmpty() ? [] : Permit::query()->get()->modelKeys() as $permit) {
             $fold = self::make($entries, $permit, $now);
             // Whoever folded further meanwhile is not set back.
             DB::statement(
@@ -114,18 +115,20 @@ final class Folds
     public function verify(\DateTimeImmutable $now): array
     {
         $faults = [];
-        foreach (DB::table('competency_folds')->distinct()->orderBy('learner_id')->pluck('learner_id') as $learner) {
+        foreach (DB::table('competency_folds')->distinct()->orderBy('learner_id')->pluck('learner_id') as $each) {
+            $learner = Given::whole($each);
             // The folds first: lines that come meanwhile stand after them.
             $folds = DB::table('competency_folds')->where('learner_id', $learner)->get();
             $entries = self::entries($learner);
             foreach ($folds as $row) {
-                $upTo = $entries->where('seq', '<=', $row->seq);
-                $right = $this->isOurs((int) $learner, (int) $row->permit_id, (int) $row->seq, $row->state, $row->seal)
-                    && ($this->isOldMake($row->state) || self::make($upTo, (int) $row->permit_id, $now)['state'] === $row->state);
+                [$permit, $seq, $state] = [Given::whole($row->permit_id), Given::whole($row->seq), Given::text($row->state)];
+                $upTo = $entries->where('seq', '<=', $seq);
+                $right = $this->isOurs($learner, $permit, $seq, $state, Given::text($row->seal))
+                    && ($this->isOldMake($state) || self::make($upTo, $permit, $now)['state'] === $state);
                 if (! $right) {
-                    DB::table('competency_folds')->where('learner_id', $learner)->where('permit_id', $row->permit_id)->delete();
+                    DB::table('competency_folds')->where('learner_id', $learner)->where('permit_id', $permit)->delete();
                     $faults[] = Message::of('competency.ledger.fold', [
-                        'learner' => (int) $learner, 'permit' => (int) $row->permit_id, 'line' => (int) $row->seq,
+                        'learner' => $learner, 'permit' => $permit, 'line' => $seq,
                     ]);
                 }
             }

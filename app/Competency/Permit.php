@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use MillStep\Core\Border\Fields;
+use MillStep\Core\Competency\AccessRequest;
 use MillStep\Core\Competency\Scope;
 
 /**
@@ -25,6 +26,7 @@ use MillStep\Core\Competency\Scope;
  * @property array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, min_thickness_mm?: float,
  *     companion?: bool} $scope
  * @property list<string> $machine_kinds  that it is meant for
+ * @property bool $further  widens what may be done at its machines; not needed for what their other permits are for
  * @property Collection<int, Statement> $statements
  * @property Collection<int, Machine> $machines
  * @property Collection<int, User> $signers
@@ -45,7 +47,7 @@ final class Permit extends Model
 
     protected function casts(): array
     {
-        return ['requirement' => 'array', 'scope' => 'array', 'machine_kinds' => 'array'];
+        return ['requirement' => 'array', 'scope' => 'array', 'machine_kinds' => 'array', 'further' => 'boolean'];
     }
 
     public function getRouteKeyName(): string
@@ -80,7 +82,47 @@ final class Permit extends Model
     public static function ofMachine(Machine $machine): Collection
     {
         /** @var Collection<int, self> */
-        return $machine->getRelationValue('permits');
+        return $machine->loadMissing('permits')->getRelationValue('permits');
+    }
+
+    /**
+     * Those that running a machine takes, whatever is done there.
+     *
+     * @return Collection<int, self>
+     */
+    public static function neededAt(Machine $machine): Collection
+    {
+        return self::ofMachine($machine)->reject(static fn (self $permit): bool => $permit->further)->values();
+    }
+
+    /**
+     * Those that widen what may be done there.
+     *
+     * @return Collection<int, self>
+     */
+    public static function furtherAt(Machine $machine): Collection
+    {
+        return self::ofMachine($machine)->filter(static fn (self $permit): bool => $permit->further)->values();
+    }
+
+    /**
+     * Those that a piece of work at a machine is done under: what the machine takes, and what is for just this work.
+     *
+     * @param  array<string, mixed>  $request  as it was said at the gate
+     * @return Collection<int, self>
+     *
+     * @throws \MillStep\Core\Border\InvalidInput when what is stored is no scope
+     */
+    public static function workedUnder(Machine $machine, array $request): Collection
+    {
+        $needed = self::neededAt($machine);
+        $said = AccessRequest::fromFields(Fields::of($request));
+        // What is within the needed ones is theirs; nothing said is nothing further.
+        $within = $needed->every(static fn (self $permit): bool => $permit->coreScope()->covers($said));
+
+        return $within ? $needed : $needed->merge(
+            self::furtherAt($machine)->filter(static fn (self $permit): bool => $permit->coreScope()->covers($said)),
+        )->values();
     }
 
     /** Whether somebody teaches, and is authorised to sign for this permit. */

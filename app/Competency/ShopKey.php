@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use Illuminate\Support\Facades\Config;
 use MillStep\Core\Competency\ChainHead;
 
 /**
@@ -15,7 +16,7 @@ final class ShopKey
     /** @return non-empty-string */
     private function seed(): string
     {
-        $seed = base64_decode((string) config('millstep.shop_key'), true);
+        $seed = base64_decode(Config::string('millstep.shop_key'), true);
         if ($seed === false || strlen($seed) !== SODIUM_CRYPTO_SIGN_SEEDBYTES) {
             throw new \LogicException('MILLSTEP_SHOP_KEY is missing or damaged: 32 bytes in base64. Without it nothing can be recorded.');
         }

@@ -8,6 +8,7 @@ use App\Language\Sentences;
 use App\Learning\LessonFile;
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
+use App\Support\Given;
 use App\Support\YamlText;
 
 /**
@@ -46,13 +47,34 @@ final readonly class Pack
         return is_int($this->about->values['version'] ?? null) ? $this->about->values['version'] : 1;
     }
 
+    /** @return list<string> the packs that this one is built on: their lessons and permits are asked for here */
+    public function needs(): array
+    {
+        return Given::texts($this->about->values['needs'] ?? []);
+    }
+
+    /**
+     * One that lies beside this one.
+     *
+     * @throws FaultyContent when there is none
+     */
+    public function beside(string $code): self
+    {
+        $path = dirname($this->path).'/'.$code;
+        FaultyContent::unless(is_dir($path) ? [] : [
+            ContentFault::at('pack.yaml', $this->about->lineOf('needs'), 'no_needed_pack', ['pack' => $code]),
+        ]);
+
+        return self::at($path);
+    }
+
     /** A word about it in a language, as far as the pack has it. */
     public function said(string $key, string $language): string
     {
         $file = "$this->path/locales/$language/pack.yaml";
         $there = is_file($file) ? YamlText::read("locales/$language/pack.yaml", (string) file_get_contents($file))->values : [];
 
-        return (string) ($there[$key] ?? $this->about->values[$key] ?? $this->code);
+        return Given::text($there[$key] ?? $this->about->values[$key] ?? $this->code);
     }
 
     /** Whether it is written in that language, or translated into it. */

@@ -6,16 +6,19 @@ namespace App\Content;
 
 use App\Assessment\PublishSheet;
 use App\Competency\DefinePermit;
+use App\Learning\LessonFile;
 use App\Learning\PublishCheck;
 use App\Learning\PublishLesson;
 use App\People\User;
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
+use App\Support\Given;
+use App\Support\YamlText;
 use App\Workshop\Part;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
-/** Takes a pack in: all of it, or nothing and every fault. Taken in twice, it is there once. */
+/** Takes a pack in, and first what it is built on: all of it, or nothing and every fault. Taken in twice, it is there once. */
 final class TakeIn
 {
     public function __construct(
@@ -26,14 +29,24 @@ final class TakeIn
     ) {
     }
 
-    /** @throws FaultyContent with every fault, its file and line */
-    public function __invoke(Pack $pack, ?User $by): void
+    /**
+     * @param  list<string>  $for  packs that are being taken in, and that this one is needed for
+     *
+     * @throws FaultyContent with every fault, its file and line
+     */
+    public function __invoke(Pack $pack, ?User $by, array $for = []): void
     {
-        DB::transaction(function () use ($pack, $by): void {
+        DB::transaction(function () use ($pack, $by, $for): void {
+            foreach (array_diff($pack->needs(), $for) as $needed) {
+                DB::table('content_packs')->where('code', $needed)->exists()
+                    || $this($pack->beside($needed), $by, [...$for, $pack->code]);
+            }
             $faults = [];
             $this->parts($pack);
             $each = static function (array $files, callable $publish) use (&$faults): void {
-                foreach ($files as [$file, $translations]) {
+                /** @var array{YamlText|LessonFile, array<string, YamlText|LessonFile>} $each */
+                foreach ($files as $each) {
+                    [$file, $translations] = $each;
                     try {
                         $publish($file, $translations);
                     } catch (FaultyContent $faulty) {
@@ -45,7 +58,7 @@ final class TakeIn
             $each($pack->lessons($faults), ($this->lesson)(...));
             $each($pack->lists('checks', $faults), ($this->check)(...));
             $each($pack->lists('sheets', $faults), ($this->sheet)(...));
-            $each($pack->lists('permits', $faults), ($this->permit)->fromFile(...));
+            $each(self::inOrder($pack->lists('permits', $faults)), ($this->permit)->fromFile(...));
             FaultyContent::unless($faults);
             DB::table('content_packs')->upsert([
                 'code' => $pack->code, 'version' => $pack->version(), 'taken_by' => $by?->id, 'taken_at' => CarbonImmutable::now(),
@@ -53,18 +66,44 @@ final class TakeIn
         });
     }
 
+    /**
+     * Permits after those of the same pack that they build on; in a circle as they come, and defining them says so.
+     *
+     * @param  list<array{YamlText, array<string, YamlText>}>  $permits
+     * @return list<array{YamlText, array<string, YamlText>}>
+     */
+    private static function inOrder(array $permits): array
+    {
+        $below = static fn (YamlText $file): array => Given::texts(
+            Given::fields($file->values['requirement'] ?? [])['prerequisites'] ?? [],
+        );
+        $ordered = [];
+        while ($permits !== []) {
+            $waiting = array_map(static fn (array $permit): string => Given::text($permit[0]->values['code'] ?? null), $permits);
+            $next = array_key_first(array_filter(
+                $permits,
+                static fn (array $permit): bool => array_intersect($below($permit[0]), $waiting) === [],
+            )) ?? array_key_first($permits);
+            $ordered[] = $permits[$next];
+            unset($permits[$next]);
+        }
+
+        return $ordered;
+    }
+
     private function parts(Pack $pack): void
     {
         $file = $pack->parts();
         $said = $pack->partNames();
-        foreach ($file === null || ! is_array($file->values['parts'] ?? null) ? [] : $file->values['parts'] as $part) {
-            FaultyContent::unless(is_array($part) && is_string($part['slug'] ?? null) ? [] : [
+        foreach (Given::rows($file?->values['parts'] ?? null) as $part) {
+            $slug = Given::text($part['slug'] ?? null);
+            FaultyContent::unless($slug !== '' ? [] : [
                 ContentFault::at('parts.yaml', 1, 'wanted_text', ['key' => 'slug']),
             ]);
-            Part::query()->updateOrCreate(['slug' => $part['slug']], [
+            Part::query()->updateOrCreate(['slug' => $slug], [
                 ...$part,
                 'translations' => array_filter(
-                    array_map(static fn (array $words): mixed => $words[$part['slug']] ?? null, $said),
+                    array_map(static fn (array $words): mixed => $words[$slug] ?? null, $said),
                     is_array(...),
                 ),
             ]);

@@ -8,6 +8,7 @@ use App\Assessment\Sheet;
 use App\Competency\Taught;
 use App\Learning\Check;
 use App\Learning\Lesson;
+use App\Support\Given;
 use Illuminate\Database\Eloquent\Builder;
 
 /** The lessons, checks and sheets that were taken in. */
@@ -15,6 +16,7 @@ final class WhatIsTaught implements Taught
 {
     public function acceptedVersions(): array
     {
+        /** @var array<string, int> */
         return Lesson::query()->orderBy('version')->pluck('accepted_from', 'code')->all();
     }
 
@@ -29,7 +31,11 @@ final class WhatIsTaught implements Taught
 
     public function titles(): array
     {
-        return ['lessons' => self::each(Lesson::query()), 'checks' => self::each(Check::query()), 'assessments' => self::each(Sheet::query())];
+        return [
+            'lessons' => self::each(Lesson::query()),
+            'checks' => self::each(Check::query()),
+            'assessments' => self::each(Sheet::query()),
+        ];
     }
 
     /**
@@ -38,7 +44,7 @@ final class WhatIsTaught implements Taught
      */
     private static function codesOf(Builder $all): array
     {
-        return array_values(array_map(strval(...), $all->distinct()->pluck('code')->all()));
+        return Given::texts($all->distinct()->pluck('code')->all());
     }
 
     /**

@@ -18,7 +18,7 @@ use App\Learning\AnswerStep;
 use App\Learning\Check;
 use App\Learning\HandInCheck;
 use App\Learning\Lesson;
-use App\Learning\LessonHoles;
+use App\Learning\LessonCases;
 use App\Learning\OpenLesson;
 use App\Learning\Progress;
 use App\Learning\StartCheck;
@@ -26,6 +26,7 @@ use App\People\User;
 use App\Policy\Policy;
 use App\Practice\DecideOnPractice;
 use App\Practice\LogPractice;
+use App\Support\Given;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
@@ -33,21 +34,39 @@ use Illuminate\Support\Str;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Competency\Scope;
-use MillStep\Core\Learning\DrawnQuestion;
+use MillStep\Core\Learning\Check\Question\DrawnQuestion;
+use MillStep\Core\Learning\LessonReading;
+use MillStep\Core\Measure\Limits;
 
 /**
  * What the demo's people did up to today, done by the very actions that the application uses, each at its
  * own time, all in the order in which they happened.
+ *
+ * @phpstan-import-type SheetCriterion from Sheet
+ *
+ * @phpstan-type Story array{name: string, email?: string, lessons: 'all'|list<string>, check?: string, half_way?: bool,
+ *     practice?: list<int>, waiting?: list<array{exercise: string, minutes: int}>, assessment?: string, acknowledged?: bool,
+ *     signed_days_ago?: int, last_run_days_ago?: int, scope?: array<string, mixed>,
+ *     hold?: array{type: 'suspended'|'revoked'|'incident_hold'|'reinstated', days_ago: int, reason: string},
+ *     further?: array<string, 'lessons'|'check'|'practice'|'assessment'|'signed'>}
  */
 final class DemoHistory
 {
+    /** The permit that the demo's stories are about, and the one that it builds on. */
+    private const MAIN = 'drill-through-10';
+
+    private const BELOW = 'bench-marking';
+
+    /** How far somebody may have come with a permit. */
+    private const STAGES = ['lessons', 'check', 'practice', 'assessment', 'signed'];
+
     /** @var list<array{CarbonImmutable, \Closure(): mixed}> */
     private array $events = [];
 
     public function __construct(
         private readonly OpenLesson $openLesson,
         private readonly AnswerStep $answerStep,
-        private readonly LessonHoles $figures,
+        private readonly LessonCases $cases,
         private readonly StartCheck $startCheck,
         private readonly HandInCheck $handInCheck,
         private readonly LogPractice $logPractice,
@@ -64,12 +83,12 @@ final class DemoHistory
 
     /**
      * @param  list<User>  $instructors  at least one
-     * @param  array<string, mixed>  $story  a learner of people.yaml
+     * @param  Story  $story  a learner of people.yaml
      */
     public function plan(User $learner, array $instructors, CarbonImmutable $startedOn, array $story): void
     {
         $instructor = $instructors[$learner->id % count($instructors)];
-        $permit = Permit::query()->with('statements')->firstOrFail();
+        $permit = Permit::query()->with('statements')->where('code', self::MAIN)->firstOrFail();
         // A class lasts from the first day to a few days before the signature, or to yesterday.
         $end = isset($story['signed_days_ago'])
             ? CarbonImmutable::now()->subDays($story['signed_days_ago'])->startOfDay()
@@ -81,8 +100,16 @@ final class DemoHistory
             ($learner->id * 7) % 60,
         );
 
-        $done = static fn (array $asked): array => $story['lessons'] === 'all'
-            ? $asked : array_values(array_intersect($asked, $story['lessons']));
+        // Bench work comes first, and is signed before the first lesson at a machine.
+        if ($story['lessons'] !== []) {
+            $this->climb($learner, self::BELOW, 'signed', $instructor, $start->subDays(6));
+        }
+        foreach ($story['further'] ?? [] as $code => $until) {
+            $this->climb($learner, $code, $until, $instructor, CarbonImmutable::now()->subDays(16)->startOfDay());
+        }
+        $done = static fn (array $asked): array => array_values(
+            $story['lessons'] === 'all' ? Given::texts($asked) : array_intersect(Given::texts($asked), $story['lessons']),
+        );
         foreach ($done($permit->requirement['lessons']) as $index => $code) {
             $this->on($at(0.05 * $index, 9 + $index % 3), fn () => $this->lesson($learner, $code, $instructor));
         }
@@ -143,6 +170,43 @@ final class DemoHistory
         }
     }
 
+    /**
+     * One permit from its lessons as far as somebody came, over a fortnight.
+     *
+     * @param  'lessons'|'check'|'practice'|'assessment'|'signed'  $until
+     */
+    private function climb(User $learner, string $code, string $until, User $instructor, CarbonImmutable $from): void
+    {
+        // A shop that was told to teach less has it not.
+        $permit = Permit::query()->with(['statements', 'machines'])->where('code', $code)->first();
+        if ($permit === null) {
+            return;
+        }
+        $far = array_search($until, self::STAGES, true);
+        $asked = $permit->requirement;
+        $steps = [
+            fn () => array_map(fn (string $lesson) => $this->lesson($learner, $lesson, $instructor), $asked['lessons']),
+            fn () => array_map(fn (string $check) => $this->check($learner, true, $check), $asked['checks']),
+            function () use ($learner, $instructor, $permit, $asked): void {
+                array_map(fn (string $lesson) => $this->lesson($learner, $lesson, $instructor), $asked['guided'] ?? []);
+                $count = max(1, $asked['practice_count']);
+                for ($time = 0; $time < $count; $time++) {
+                    $minutes = max(5, (int) ceil($asked['practice_minutes'] / $count));
+                    $this->practice($learner, $permit->name, $minutes, $instructor, $permit);
+                }
+            },
+            fn () => array_map(fn (string $sheet) => $this->assess($learner, 'passed', $instructor, $sheet), $asked['assessments']),
+            function () use ($learner, $instructor, $permit): void {
+                ($this->acknowledge)($learner, $permit, $permit->statementInForce()->version);
+                $valid = Policy::inForce()->hours->endOfDay(CarbonImmutable::now()->addDays($permit->validity_days));
+                ($this->signOff)($learner, $permit, $instructor, DemoShop::PIN, Scope::fromFields(Fields::of($permit->scope)), $valid);
+            },
+        ];
+        foreach (array_slice($steps, 0, (int) $far + 1) as $day => $step) {
+            $this->on($from->addDays($day)->setTime(9 + $day, ($learner->id * 7) % 60), $step);
+        }
+    }
+
     public function happen(): void
     {
         usort($this->events, static fn (array $a, array $b): int => $a[0] <=> $b[0]);
@@ -187,37 +251,57 @@ final class DemoHistory
         }
     }
 
+    /** What a careful learner reads there. */
     private function reading(Progress $progress, string $kind): string
     {
-        $hole = $this->figures->hole($progress->lesson);
+        $case = $this->cases->case($progress->lesson, $progress->learner);
+        $scale = $this->cases->machine($progress->lesson, $progress->learner)?->depth_scale;
+        if ($case === null) {
+            return '';
+        }
+        $hole = $progress->lesson->hole === null ? null : $progress->lesson->part?->mainHole($progress->lesson->hole);
+        $window = (new LessonReading(
+            $case,
+            Length::mm($scale['graduation_mm'] ?? 1),
+            Length::mm($scale['travel_mm'] ?? 100),
+            $hole === null ? null : new Limits(Length::mm($hole['lower_mm']), Length::mm($hole['upper_mm'])),
+        ))->window($kind, $progress->reading('scale_touch'));
+        [$lower, $upper] = [$window->lower->inMm(), $window->upper->inMm()];
 
         return match (true) {
-            $hole === null => '',
-            $kind === 'scale_touch' => '14',
-            $kind === 'depth_reading' => (string) round($hole->readingFrom(Length::mm($progress->reading('scale_touch') ?? 0.0))->inMm()),
-            default => (string) round($hole->diameter()->inMm() + 0.12, 2),
+            $kind === 'divisions' => (string) round($lower),
+            $kind === 'scale_touch' => min(14, floor($upper)).' mm',
+            in_array($kind, LessonReading::ON_SCALE, true) => round($lower + 0.06, 2).' mm',
+            $kind === 'hole_diameter' => round(($case->hole?->diameter()->inMm() ?? $lower) + 0.12, 2).' mm',
+            default => round(($lower + $upper) / 2, 2).' mm',
         };
     }
 
-    private function check(User $learner, bool $pass): void
+    private function check(User $learner, bool $pass, string $code = 'SC-through-holes'): void
     {
-        $attempt = ($this->startCheck)($learner, Check::current('SC-through-holes'), (string) Str::uuid7());
+        $attempt = ($this->startCheck)($learner, Check::current($code), (string) Str::uuid7());
         $answers = [];
         foreach ($attempt->paper()->questions as $question) {
-            $answers[$question->id] = ! $pass && $question->critical ? [self::wrongOption($question)]
-                : ($question->figure === null ? $question->right : [(string) round($question->figure->answer, 2)]);
+            $answers[$question->id] = ! $pass && $question->critical ? self::wrongly($question)
+                : $question->rightAnswer();
         }
         ($this->handInCheck)($attempt, $answers);
     }
 
-    private static function wrongOption(DrawnQuestion $question): string
+    /** @return list<string> the first option that is wrong; nothing seen, where there is something to see */
+    private static function wrongly(DrawnQuestion $question): array
     {
-        return array_values(array_diff(array_column($question->choices, 'id'), $question->right))[0];
+        /** @var list<array{id: string}> $choices */
+        $choices = $question->forLearner()['choices'];
+
+        return array_slice(array_values(array_diff(array_column($choices, 'id'), $question->rightAnswer())), 0, 1);
     }
 
-    private function practice(User $learner, string $exercise, int $minutes, ?User $confirmedBy): void
+    private function practice(User $learner, string $exercise, int $minutes, ?User $confirmedBy, ?Permit $for = null): void
     {
-        $entry = ($this->logPractice)($learner, Machine::query()->where('slug', 'bench-drill')->firstOrFail(), [
+        $machine = $for?->machines->sortBy('id')->first() ?? Machine::query()->where('slug', 'bench-drill')->firstOrFail();
+        $entry = ($this->logPractice)($learner, $machine, [
+            'permit' => $for?->further === true ? $for->code : null,
             'id' => (string) Str::uuid7(), 'exercise' => $exercise, 'minutes' => $minutes,
             'done_on' => CarbonImmutable::now()->toDateString(),
         ]);
@@ -226,9 +310,9 @@ final class DemoHistory
         }
     }
 
-    private function assess(User $learner, string $outcome, User $assessor): void
+    private function assess(User $learner, string $outcome, User $assessor, string $sheet = 'PS-through-holes'): void
     {
-        $attempt = ($this->openSheet)(Sheet::current('PS-through-holes'), $learner, $assessor, (string) Str::uuid7());
+        $attempt = ($this->openSheet)(Sheet::current($sheet), $learner, $assessor, (string) Str::uuid7());
         foreach ($attempt->sheet->criteria as $criterion) {
             ($this->mark)($attempt, $criterion['id'], $this->found($attempt, $criterion, $outcome), 'mm');
         }
@@ -236,7 +320,7 @@ final class DemoHistory
     }
 
     /**
-     * @param  array<string, mixed>  $criterion
+     * @param  SheetCriterion  $criterion
      * @return array{result?: string, value?: string, dx?: string, dy?: string}
      */
     private function found(SheetAttempt $attempt, array $criterion, string $outcome): array
@@ -249,8 +333,10 @@ final class DemoHistory
                 default => 'met',
             }];
         }
-        $middle = $attempt->sheet->part->hole($criterion['hole'])['lower_mm'] + ($outcome === 'not_yet' ? 0.48 : 0.14);
+        $middle = $attempt->sheet->part->hole($criterion['hole'] ?? '')['lower_mm'] + ($outcome === 'not_yet' ? 0.48 : 0.14);
 
-        return $criterion['measure'] === 'position' ? ['dx' => '0.12', 'dy' => '-0.08'] : ['value' => number_format($middle, 2, '.', '')];
+        return ($criterion['measure'] ?? '') === 'position'
+            ? ['dx' => '0.12', 'dy' => '-0.08']
+            : ['value' => number_format($middle, 2, '.', '')];
     }
 }

@@ -31,7 +31,20 @@ use Illuminate\Support\Str;
 use MillStep\Core\Workshop\DrillSeries;
 use Symfony\Component\Yaml\Yaml;
 
-/** Lays out the demo shop from the files of database/demo, its history relative to today. */
+/**
+ * Lays out the demo shop from the files of database/demo, its history relative to today.
+ *
+ * @phpstan-import-type Story from DemoHistory
+ *
+ * @phpstan-type DemoCrib array{slug: string, name: string, note?: string, sets?: list<array{series: string, edge?: 'normal'|'zero_rake'}>,
+ *     tools?: list<array<string, mixed>&array{sizes: list<string>, types?: list<string|null>}>}
+ * @phpstan-type DemoMachine array<string, mixed>&array{slug: string, cribs: list<string>, in_service?: bool, service_note?: string}
+ * @phpstan-type DemoShopFile array{name: string, policy: array<string, mixed>, cribs: list<DemoCrib>, machines: list<DemoMachine>,
+ *     bars: list<array<string, mixed>>, materials: list<array<string, mixed>&array{key: string}>}
+ * @phpstan-type DemoPlan array{name: string, kind: string, part: string, request: array<string, mixed>}
+ * @phpstan-type DemoStaff array{name: string, email: string, role: string, signs?: bool, all_cohorts?: bool, teaches?: list<string>}
+ * @phpstan-type DemoPeople array{staff: list<DemoStaff>, cohorts: list<array{name: string, started_days_ago: int, learners: list<Story>}>}
+ */
 final class DemoShop
 {
     public const PASSWORD = 'mast-and-vane';
@@ -61,6 +74,7 @@ final class DemoShop
     /** The shop without anybody in it: machines, cribs, and the packs that ship. */
     public function shop(): void
     {
+        /** @var DemoShopFile $shop */
         $shop = $this->yaml('shop.yaml');
         Shop::named($shop['name'], 'en');
         Policy::query()->create(['settings' => $shop['policy'], 'in_force_from' => CarbonImmutable::now()->subYear()]);
@@ -72,12 +86,17 @@ final class DemoShop
         foreach ($shop['materials'] as $row) {
             MaterialRow::query()->create(['key' => $row['key'], 'row' => $row]);
         }
+        $this->content();
+    }
+
+    /** The packs that ship. The demo's machines are what its permits are for, and their statements have been in force for a year. */
+    public function content(): void
+    {
         foreach (Pack::shipped() as $pack) {
             ($this->takeIn)($pack, null);
         }
-        // The demo's presses are what its permits are for, and its statement has been in force for a year.
         foreach (Permit::query()->get() as $permit) {
-            $permit->machines()->attach(Machine::query()->whereIn('kind', $permit->machine_kinds)->pluck('id'));
+            $permit->machines()->sync(Machine::query()->whereIn('kind', $permit->machine_kinds)->pluck('id'));
             $permit->statements()->update(['in_force_from' => CarbonImmutable::now()->subYear()]);
         }
     }
@@ -85,20 +104,17 @@ final class DemoShop
     /** Everybody, with what they did up to today. */
     public function people(): void
     {
-        $this->everybody($this->yaml('people.yaml'));
+        /** @var DemoPeople $people */
+        $people = $this->yaml('people.yaml');
+        $this->everybody($people);
     }
 
-    /** @return array<string, mixed> */
-    private function yaml(string $file): array
+    private function yaml(string $file): mixed
     {
-        /** @var array<string, mixed> */
         return Yaml::parseFile(base_path(self::FOLDER.'/'.$file));
     }
 
-    /**
-     * @param  list<array{slug: string, name: string, note?: string, sets?: list<array{series: string, edge?: 'normal'|'zero_rake'}>,
-     *     tools?: list<array<string, mixed>>}>  $cribs
-     */
+    /** @param  list<DemoCrib>  $cribs */
     private function cribs(array $cribs): void
     {
         foreach ($cribs as $given) {
@@ -118,7 +134,7 @@ final class DemoShop
         }
     }
 
-    /** @param  list<array<string, mixed>>  $machines */
+    /** @param  list<DemoMachine>  $machines */
     private function machines(array $machines): void
     {
         foreach ($machines as $given) {
@@ -128,29 +144,30 @@ final class DemoShop
                     'id' => (string) Str::uuid7(),
                     'machine_id' => $machine->id,
                     'in_service' => false,
-                    'reason' => $given['service_note'],
+                    'reason' => $given['service_note'] ?? '',
                     'at' => CarbonImmutable::now()->subDays(5)->setTime(10, 20),
                 ]);
-                $machine->update(['in_service' => false, 'service_note' => $given['service_note']]);
+                $machine->update(['in_service' => false, 'service_note' => $given['service_note'] ?? '']);
             }
         }
     }
 
     /** The parts, planned by the shop lead. */
-    private function plans(User $lead): void
+    public function plans(User $lead): void
     {
-        foreach (array_values($this->yaml('plans.yaml')) as $given) {
-            /** @var array{name: string, kind: PlanKind, request: array<string, mixed>} $plan */
+        /** @var list<DemoPlan> $plans */
+        $plans = $this->yaml('plans.yaml');
+        foreach ($plans as $given) {
             $plan = [
                 ...$given,
                 'kind' => PlanKind::from($given['kind']),
-                'part_id' => Part::query()->where('slug', $given['part'])->valueOrFail('id'),
+                'part_id' => Part::query()->where('slug', $given['part'])->firstOrFail()->id,
             ];
             ($this->savePlan)((string) Str::uuid7(), $plan, $lead, 'mm');
         }
     }
 
-    /** @param  array<string, mixed>  $people */
+    /** @param  DemoPeople  $people */
     private function everybody(array $people): void
     {
         $instructors = [];

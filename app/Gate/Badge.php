@@ -7,6 +7,7 @@ namespace App\Gate;
 use App\People\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Facades\Config;
 
 /**
  * @property int $id
@@ -36,6 +37,6 @@ final class Badge extends Model
     /** Keyed with the application's secret, so that the table alone does not give the codes away. */
     public static function hash(#[\SensitiveParameter] string $code): string
     {
-        return hash_hmac('sha256', mb_strtoupper(trim($code)), (string) config('app.key'));
+        return hash_hmac('sha256', mb_strtoupper(trim($code)), Config::string('app.key'));
     }
 }

@@ -27,6 +27,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property list<string> $missing
  * @property list<string> $asks
  * @property list<array<string, mixed>> $scopes
+ * @property list<array<string, mixed>> $further  what each further permit covered
  * @property CarbonImmutable $read_at
  * @property User|null $user
  * @property User|null $holder
@@ -55,6 +56,7 @@ final class BadgeRead extends Model
         'missing' => '[]',
         'asks' => '[]',
         'scopes' => '[]',
+        'further' => '[]',
         'session_id' => null,
         'holder_id' => null,
     ];
@@ -66,6 +68,7 @@ final class BadgeRead extends Model
             'missing' => 'array',
             'asks' => 'array',
             'scopes' => 'array',
+            'further' => 'array',
             'request' => 'array',
             'guess' => 'boolean',
             'read_at' => 'immutable_datetime',

@@ -69,7 +69,10 @@ final class Badges implements BadgeDesk
 
     public function carried(): array
     {
-        return array_fill_keys(Badge::query()->where('active', true)->pluck('user_id')->all(), true);
+        /** @var list<int> $carry */
+        $carry = Badge::query()->where('active', true)->pluck('user_id')->all();
+
+        return array_fill_keys($carry, true);
     }
 
     private function endActive(User $of, string $because): void

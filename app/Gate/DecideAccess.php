@@ -26,7 +26,7 @@ final class DecideAccess
      */
     public function __invoke(Moment $moment, ?User $user, array $request, ?User $companion): Decided
     {
-        $standings = $user === null
+        $all = $user === null
             ? []
             : $this->standings->of(
                 new Collection([$user]),
@@ -34,6 +34,8 @@ final class DecideAccess
                 rules: $moment->rules,
                 read: $moment->records,
             )[$user->id];
+        $further = array_filter($all, static fn (PermitStanding $standing): bool => $standing->permit->further);
+        $standings = array_diff_key($all, $further);
         if ($user !== null && $standings === []) {
             // Nobody has said what this machine takes; the gate does not guess.
             return new Decided(new Access(Decision::No, ['no_permit_defined']), []);
@@ -46,10 +48,8 @@ final class DecideAccess
             'person_active' => $user !== null && $user->active,
             'machine' => ['in_service' => $moment->machine->in_service],
             'hours_open' => $policy->hours->openAt($moment->now),
-            'permits' => array_values(array_map(static fn (PermitStanding $standing): array => [
-                ...$standing->place->toArray(),
-                'scope' => $standing->record->signature?->scope->toArray() ?? [],
-            ], $standings)),
+            'permits' => array_values(array_map(self::held(...), $standings)),
+            'further' => array_values(array_map(self::held(...), $further)),
             'request' => $request,
             'presence' => [
                 'supervisor' => $user !== null && $moment->supervises($user),
@@ -61,6 +61,16 @@ final class DecideAccess
                 'companion_required' => $policy->companionRequired,
                 'machines_at_once' => $policy->machinesAtOnce,
             ],
-        ]))->compute(), $standings);
+        ]))->compute(), $standings, $further);
+    }
+
+    /** @return array<string, mixed> a permit as this person holds it */
+    private static function held(PermitStanding $standing): array
+    {
+        return [
+            ...$standing->place->toArray(),
+            'scope' => $standing->record->signature?->scope->toArray() ?? [],
+            'about' => $standing->permit->scope,
+        ];
     }
 }

@@ -6,12 +6,16 @@ namespace App\Gate;
 
 use App\Competency\PermitStanding;
 use MillStep\Core\Competency\Access;
+use MillStep\Core\Competency\Stage;
 
 /** The core's answer, with the standings that it was made from. */
 final readonly class Decided
 {
-    /** @param  array<string, PermitStanding>  $standings  by permit */
-    public function __construct(public Access $access, public array $standings)
+    /**
+     * @param  array<string, PermitStanding>  $standings  of the permits that the machine takes, by permit
+     * @param  array<string, PermitStanding>  $further  of those that widen what may be done there
+     */
+    public function __construct(public Access $access, public array $standings, private array $further = [])
     {
     }
 
@@ -31,5 +35,15 @@ final readonly class Decided
             array_map(static fn (PermitStanding $standing): ?array => $standing->record->signature?->scope->toArray(), $this->standings),
             is_array(...),
         ));
+    }
+
+    /** @return list<array<string, mixed>> what each further permit covers that carries now */
+    public function further(): array
+    {
+        return array_values(array_filter(array_map(
+            static fn (PermitStanding $standing): ?array => $standing->place->stage === Stage::Tapped && ! $standing->place->held
+                && $standing->place->lapsed === null ? $standing->record->signature?->scope->toArray() : null,
+            $this->further,
+        ), is_array(...)));
     }
 }

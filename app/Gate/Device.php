@@ -6,6 +6,7 @@ namespace App\Gate;
 
 use App\People\User;
 use App\Support\BootsByName;
+use App\Support\Given;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\Authenticatable;
@@ -81,7 +82,7 @@ final class Device extends Model implements AuthenticatableContract
          * @var array{device: array<string, mixed>, token: array{id: int, name: string, token: string,
          *     expires_at: string|null}}|null $found
          */
-        $found = json_decode($row->found ?? 'null', true, 16, JSON_THROW_ON_ERROR);
+        $found = json_decode(Given::text($row->found ?? 'null'), true, 16, JSON_THROW_ON_ERROR);
         if ($found === null || ! hash_equals($found['token']['token'], hash('sha256', $secret))
             || ($found['token']['expires_at'] !== null && CarbonImmutable::parse($found['token']['expires_at'])->isPast())) {
             return null;

@@ -41,7 +41,8 @@ final class EndTurn
             'ended_by' => $by?->id,
         ]);
         $minutes = $turn->minutes($now);
-        foreach (Permit::ofMachine($session->machine) as $permit) {
+        // Only the work that was done keeps a permit in use.
+        foreach (Permit::workedUnder($session->machine, $session->request) as $permit) {
             ($this->record)($session->user, $permit, 'machine_time', [
                 'minutes' => $minutes,
                 'confirmed' => in_array($because, self::CONFIRMED, true),

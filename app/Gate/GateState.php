@@ -19,7 +19,7 @@ final class GateState
     /** @return array<string, mixed> */
     public function of(Device $device, ?string $nonce): array
     {
-        [$moment, $session] = DB::transaction(function () use ($device): array {
+        [$moment, $session] = DB::transaction(/** @return array{Moment, MachineSession|null} */ function () use ($device): array {
             $moment = Moment::at($device->machine_id);
             $session = $this->review->now($moment);
 
@@ -39,7 +39,7 @@ final class GateState
                 'in_service' => $machine->in_service,
                 'service_note' => $machine->service_note,
                 'language' => $machine->language,
-                'permits' => Permit::ofMachine($machine)->pluck('name')->all(),
+                'permits' => Permit::neededAt($machine)->pluck('name')->all(),
             ],
             'running' => $session === null ? null : [
                 'session' => $session->id,

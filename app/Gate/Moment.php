@@ -9,6 +9,7 @@ use App\Competency\Permit;
 use App\Competency\Rules;
 use App\Competency\Statement;
 use App\People\User;
+use App\Support\Given;
 use App\Support\PowerLock;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
@@ -26,6 +27,26 @@ use MillStep\Core\Policy\ShopPolicy;
  * @phpstan-import-type SinceFold from Folds
  *
  * @phpstan-type Row array<string, mixed>
+ * @phpstan-type Facts array{
+ *     machine: Row|null,
+ *     device: Row|null,
+ *     statements: list<Row>|null,
+ *     permits: list<Row>|null,
+ *     takes: list<int>|null,
+ *     people: list<Row>|null,
+ *     sessions: list<Row>|null,
+ *     open: Row|null,
+ *     ended: Row|null,
+ *     known: Row|null,
+ *     last: Row|null,
+ *     accepted: list<array{string, int}>|null,
+ *     policy: array<string, mixed>|null,
+ *     badge_of: int|null,
+ *     companion_of: int|null,
+ *     present: list<int>|null,
+ *     elsewhere: array<int, int>|null,
+ *     records: list<SinceFold>|null,
+ * }
  */
 final readonly class Moment
 {
@@ -77,8 +98,8 @@ final readonly class Moment
             'SELECT gate_moment(?, ?, ?, ?, ?, ?) AS moment',
             [$machineId, $now->format('Y-m-d H:i:s.uP'), $badge, $companion, $read, $device],
         );
-        /** @var array<string, mixed> $facts */
-        $facts = json_decode($row->moment, true, 64, JSON_THROW_ON_ERROR);
+        /** @var Facts $facts */
+        $facts = json_decode(Given::text($row?->moment), true, 64, JSON_THROW_ON_ERROR);
         $statements = new Collection(self::models(Statement::class, $facts['statements']));
         $permits = (new Collection(self::models(Permit::class, $facts['permits'])))->each(static fn (Permit $permit) => $permit
             ->setRelation('statements', $statements->where('permit_id', $permit->id)->values()))->keyBy('code');
@@ -86,19 +107,6 @@ final readonly class Moment
         $machine->setRelation('permits', $permits->whereIn('id', $facts['takes'] ?? [])->values());
         $people = (new Collection(self::models(User::class, $facts['people'])))->keyBy('id')->all();
         $sessions = (new Collection(self::models(MachineSession::class, $facts['sessions'])))->keyBy('id')->all();
-        $turn = static function (?array $row) use ($people, $machine): ?MachineSession {
-            $session = self::model(MachineSession::class, $row);
-
-            return $session === null ? null : $session->setRelation('machine', $machine)->setRelation('user', $people[$session->user_id])
-                ->setRelation('companion', $people[$session->companion_id ?? 0] ?? null);
-        };
-        $answered = static function (?array $row) use ($people, $sessions): ?BadgeRead {
-            $read = self::model(BadgeRead::class, $row);
-            $read?->setRelation('user', $people[$read->user_id ?? 0] ?? null)->setRelation('holder', $people[$read->holder_id ?? 0] ?? null)
-                ->setRelation('session', $sessions[$read->session_id ?? ''] ?? null);
-
-            return $read;
-        };
 
         return new self(
             $now,
@@ -106,16 +114,42 @@ final readonly class Moment
             self::model(Device::class, $facts['device']),
             new Rules($permits, array_column($facts['accepted'] ?? [], 1, 0)),
             ShopPolicy::fromFields(Fields::of($facts['policy'] ?? [])),
-            $turn($facts['open']),
-            $turn($facts['ended']),
-            $answered($facts['known']),
-            $answered($facts['last']),
+            self::turn($facts['open'], $people, $machine),
+            self::turn($facts['ended'], $people, $machine),
+            self::answered($facts['known'], $people, $sessions),
+            self::answered($facts['last'], $people, $sessions),
             $people[$facts['badge_of'] ?? 0] ?? null,
             $people[$facts['companion_of'] ?? 0] ?? null,
             $facts['present'] ?? [],
             $facts['elsewhere'] ?? [],
             $facts['records'] ?? [],
         );
+    }
+
+    /**
+     * @param  Row|null  $row
+     * @param  array<array-key, User>  $people  by id
+     */
+    private static function turn(?array $row, array $people, Machine $machine): ?MachineSession
+    {
+        $session = self::model(MachineSession::class, $row);
+
+        return $session === null ? null : $session->setRelation('machine', $machine)->setRelation('user', $people[$session->user_id])
+            ->setRelation('companion', $people[$session->companion_id ?? 0] ?? null);
+    }
+
+    /**
+     * @param  Row|null  $row
+     * @param  array<array-key, User>  $people  by id
+     * @param  array<array-key, MachineSession>  $sessions  by id
+     */
+    private static function answered(?array $row, array $people, array $sessions): ?BadgeRead
+    {
+        $read = self::model(BadgeRead::class, $row);
+
+        return $read?->setRelation('user', $people[$read->user_id ?? 0] ?? null)
+            ->setRelation('holder', $people[$read->holder_id ?? 0] ?? null)
+            ->setRelation('session', $sessions[$read->session_id ?? ''] ?? null);
     }
 
     /** Somebody who teaches, is on the floor and is not the learner. */

@@ -14,6 +14,7 @@ use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Gate\Intent;
 use MillStep\Core\Gate\Meaning;
@@ -27,7 +28,7 @@ use MillStep\Core\Gate\Tap;
  * @phpstan-type Read array{id: string, intent: 'start'|'finish'|'hand_over', badge?: string|null, follows?: string|null,
  *     companion_badge?: string|null, request?: array<string, mixed>|null}
  * @phpstan-type Answer array{event: string, session: MachineSession|null, holder: User|null, decision?: string, reasons?: list<string>,
- *     asks?: list<string>, missing?: list<string>, scopes?: list<array<string, mixed>>}
+ *     asks?: list<string>, missing?: list<string>, scopes?: list<array<string, mixed>>, further?: list<array<string, mixed>>}
  */
 final class ReadBadge
 {
@@ -134,7 +135,7 @@ final class ReadBadge
             $read['follows'] ?? '',
             mb_strtoupper(trim($read['companion_badge'] ?? '')),
             $request,
-        ], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE), (string) config('app.key'));
+        ], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE), Config::string('app.key'));
     }
 
     /** Who was asked what they want to do: the last read at this machine, and that not long ago. */
@@ -225,6 +226,7 @@ final class ReadBadge
             'asks' => $access->asks,
             'missing' => $decided->missing(),
             'scopes' => $decided->scopes(),
+            'further' => $decided->further(),
             'session' => $given,
             'holder' => $own === null ? $session?->user : null,
         ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Language\Speech;
+use App\Support\Given;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -13,12 +14,16 @@ use Symfony\Component\HttpFoundation\Response;
 /** No text of anybody's has a NUL in it, and the database takes none: what does is refused at the door, with its field. */
 final class NoNul
 {
-    /** @throws ValidationException */
+    /**
+     * @param  Closure(Request): Response  $next
+     *
+     * @throws ValidationException
+     */
     public function handle(Request $request, Closure $next): Response
     {
-        foreach ($request->input() as $field => $value) {
+        foreach (Given::fields($request->input()) as $field => $value) {
             if (self::hasNul([$field => $value])) {
-                throw Speech::fault(str_replace("\0", '', (string) $field), 'nul');
+                throw Speech::fault(str_replace("\0", '', $field), 'nul');
             }
         }
 

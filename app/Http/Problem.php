@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Language\Speech;
+use App\Support\Given;
 use App\Support\Refusal;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\QueryException;
@@ -34,9 +35,9 @@ final class Problem
             $fault instanceof CoreException => self::fromCore($fault),
             $fault instanceof Refusal => self::response($fault->status, $fault->reason, Speech::say($fault->says)),
             ! self::isApi($request) => null,
-            $fault instanceof ValidationException => self::response($fault->status, 'invalid', $fault->getMessage(), $fault->errors()),
+            $fault instanceof ValidationException => self::invalid($fault),
             $fault instanceof AuthenticationException => self::refused(401),
-            $fault instanceof HttpExceptionInterface => self::refused($fault->getStatusCode(), $fault->getHeaders()),
+            $fault instanceof HttpExceptionInterface => self::refused($fault->getStatusCode(), Given::fields($fault->getHeaders())),
             // Two entered the same at once; the first was faster than the second's own look.
             $fault instanceof UniqueConstraintViolationException => self::known(409, 'same_at_once'),
             $fault instanceof QueryException && self::isUnfit($fault) => self::known(422, 'value_unfit'),
@@ -72,6 +73,16 @@ final class Problem
             $fault->errorCode(),
             $says,
             $fault->field === null ? [] : [$fault->field => [$says]],
+        );
+    }
+
+    private static function invalid(ValidationException $fault): JsonResponse
+    {
+        return self::response(
+            $fault->status,
+            'invalid',
+            $fault->getMessage(),
+            array_map(Given::texts(...), Given::fields($fault->errors())),
         );
     }
 

@@ -57,8 +57,8 @@ final class Sentences
             $template,
         );
 
-        // A sentence begins with a capital, unless with the name of a field.
-        return str_ends_with($template, '.') && ! str_starts_with($template, '{key}')
+        // A sentence begins with a capital, also where it ends in another one; unless with the name of a field.
+        return preg_match('/\.(?: \{\w+\})?$/', $template) === 1 && ! str_starts_with($template, '{key}')
             ? mb_strtoupper(mb_substr($said, 0, 1)).mb_substr($said, 1) : $said;
     }
 
@@ -94,10 +94,7 @@ final class Sentences
     {
         return match (true) {
             $term instanceof Message => $this->say($term),
-            is_array($term) && is_string($term['code'] ?? null) => $this->sayCode(
-                $term['code'],
-                (array) ($term['terms'] ?? []),
-            ),
+            is_array($term) && is_string($term['code'] ?? null) => $this->sayCode($term['code'], self::terms($term)),
             is_array($term) => $name === 'sentences'
                 ? implode(' ', array_map(fn (mixed $one): string => $this->term($one), $term))
                 : implode(', ', array_map(fn (mixed $one): string => $this->term($one), $term)),
@@ -132,6 +129,17 @@ final class Sentences
             $all = array_replace_recursive($all, is_array($room) ? $room : []);
         }
 
+        /** @var array<string, mixed> $all */
         return $all;
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $message
+     * @return array<string, mixed>
+     */
+    private static function terms(array $message): array
+    {
+        /** @var array<string, mixed> */
+        return is_array($message['terms'] ?? null) ? $message['terms'] : [];
     }
 }

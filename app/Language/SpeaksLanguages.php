@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Language;
 
+use App\Support\Given;
+
 /**
  * A model whose words came with translations: each attribute named in `spoken()` is read in the language of whoever
  * asks, where there is one, else as it was written. What is kept and signed is what was written: `getRawOriginal`.
@@ -21,7 +23,7 @@ trait SpeaksLanguages
         if (! in_array($key, self::spoken(), true) || ! isset($this->attributes['translations'])) {
             return $value;
         }
-        $said = parent::getAttribute('translations')[app()->getLocale()][$key] ?? null;
+        $said = Given::fields(Given::fields(parent::getAttribute('translations'))[app()->getLocale()] ?? null)[$key] ?? null;
 
         return $said === null ? $value : self::laidOver($value, $said);
     }
@@ -41,7 +43,7 @@ trait SpeaksLanguages
             return $said;
         }
         foreach ($value as $index => $entry) {
-            $name = is_array($entry) ? $entry['id'] ?? $entry['key'] ?? $index : $index;
+            $name = is_array($entry) ? Given::text($entry['id'] ?? $entry['key'] ?? $index) : $index;
             if (array_key_exists($name, $said)) {
                 $value[$index] = self::laidOver($entry, $said[$name]);
             }

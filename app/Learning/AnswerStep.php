@@ -11,8 +11,10 @@ use App\Learning\Events\StepOpened;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Learning\LessonReading;
+use MillStep\Core\Measure\Limits;
 use MillStep\Core\Measure\Reading;
 
 /** Takes what a learner did, read or chose at a step. The core judges readings; a hold asks for the instructor. */
@@ -20,7 +22,7 @@ final class AnswerStep
 {
     public function __construct(
         private readonly RecordEntry $record,
-        private readonly LessonHoles $figures,
+        private readonly LessonCases $cases,
         private readonly GuidedLessons $guided,
     ) {
     }
@@ -130,24 +132,32 @@ final class AnswerStep
      */
     private function judge(Progress $progress, string $kind, string $typed, string $units): array
     {
-        $scale = $progress->lesson->machine?->depth_scale;
+        $lesson = $progress->lesson;
+        $scale = $this->cases->machine($lesson, $progress->learner)?->depth_scale;
         // A scale is read in its own unit; a caliper in the learner's.
-        $unit = $kind === 'hole_diameter' || $scale === null ? $units : $scale['unit'];
-        $value = Reading::parse($typed, $unit);
-        $bound = $this->figures->hole($progress->lesson);
-        if ($bound === null || $progress->lesson->part === null || $progress->lesson->hole === null) {
-            throw Refusal::because('no_figures');
-        }
-        $hole = $progress->lesson->part->hole($progress->lesson->hole);
+        $unit = in_array($kind, LessonReading::ON_SCALE, true) && $scale !== null ? $scale['unit'] : $units;
+        $value = $kind === 'divisions' ? self::counted($typed) : Reading::parse($typed, $unit);
+        $case = $this->cases->case($lesson, $progress->learner) ?? throw Refusal::because('no_figures');
+        $hole = $this->cases->part($lesson, $progress->learner)?->mainHole($lesson->hole);
         $verdict = (new LessonReading(
-            $bound,
+            $case,
             Length::mm($scale['graduation_mm'] ?? 1),
             Length::mm($scale['travel_mm'] ?? 100),
-            Length::mm($hole['lower_mm']),
-            Length::mm($hole['upper_mm']),
+            $lesson->hole === null || $hole === null ? null : new Limits(Length::mm($hole['lower_mm']), Length::mm($hole['upper_mm'])),
         ))->judge($kind, $value, $progress->reading('scale_touch'));
 
         return ['value' => trim($typed), 'verdict' => $verdict->value, 'value_mm' => $value->inMm(), 'units' => $unit];
+    }
+
+    /**
+     * So many divisions of a dial, a millimetre each to the core.
+     *
+     * @throws InvalidInput
+     */
+    private static function counted(string $typed): Length
+    {
+        return preg_match('/^\s*\d{1,6}\s*$/', $typed) === 1 ? Length::mm((float) trim($typed))
+            : throw InvalidInput::at('value', 'learning.count_divisions');
     }
 
     /** @param  list<array{id: string, text: string, right: bool, answer: string}>  $options */

@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Learning;
 
 use App\Language\SpeaksLanguages;
+use App\Support\Given;
 use Illuminate\Database\Eloquent\Model;
 use MillStep\Core\Border\Fields;
-use MillStep\Core\Learning\QuestionBank;
+use MillStep\Core\Learning\Check\QuestionBank;
 
 /**
  * One version of a safety check's question bank.
@@ -18,7 +19,9 @@ use MillStep\Core\Learning\QuestionBank;
  * @property string $title
  * @property int $pass_mark_percent
  * @property list<array<string, mixed>> $questions
- * @property array<string, int> $draw
+ * @property array<string, int> $draw  of each kind, for papers drawn by kind
+ * @property array<string, mixed>|null $paper  what makes a balanced paper
+ * @property int|null $minutes  how long a paper may take
  */
 final class Check extends Model
 {
@@ -35,7 +38,7 @@ final class Check extends Model
 
     protected function casts(): array
     {
-        return ['questions' => 'array', 'draw' => 'array'];
+        return ['questions' => 'array', 'draw' => 'array', 'paper' => 'array'];
     }
 
     /** @return array<string, mixed> what is asked, as it was written: a paper of this number is this one for good */
@@ -45,10 +48,12 @@ final class Check extends Model
 
         return [
             ...array_map(
-                static fn (string $key): mixed => json_decode((string) $raw[$key], true),
+                static fn (string $key): mixed => json_decode(Given::text($raw[$key]), true),
                 ['questions' => 'questions', 'draw' => 'draw'],
             ),
             'pass_mark_percent' => $this->pass_mark_percent,
+            ...$this->paper === null ? [] : ['paper' => $this->paper],
+            ...$this->minutes === null ? [] : ['minutes' => $this->minutes],
         ];
     }
 
@@ -64,6 +69,7 @@ final class Check extends Model
             'questions' => $this->questions,
             'draw' => $this->draw,
             'pass_mark_percent' => $this->pass_mark_percent,
+            ...$this->paper === null ? [] : ['paper' => $this->paper],
         ]));
     }
 }

@@ -9,7 +9,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use MillStep\Core\Learning\Paper;
+use MillStep\Core\Learning\Check\Paper;
 
 /**
  * One sitting of a safety check. The seed and the bank's version are the paper.
@@ -52,6 +52,12 @@ final class CheckAttempt extends Model
     public function learner(): BelongsTo
     {
         return $this->belongsTo(User::class, 'learner_id');
+    }
+
+    /** When the time is over, for a check that has a limit. */
+    public function endsAt(): ?CarbonImmutable
+    {
+        return $this->check->minutes === null ? null : $this->started_at->addMinutes($this->check->minutes);
     }
 
     public function paper(): Paper

@@ -10,7 +10,10 @@ use App\Competency\Standings;
 use App\People\User;
 use MillStep\Core\Competency\Stage;
 
-/** Lessons that need power: they open once the safety check of a permit that asks for them is passed. */
+/**
+ * Lessons that need power: they open once the safety check of a permit that asks for them is passed, and of every permit
+ * that it builds on. Before that the gate gives no power for them either.
+ */
 final class GuidedLessons
 {
     public function __construct(private readonly Standings $standings)
@@ -19,20 +22,33 @@ final class GuidedLessons
 
     public function openTo(User $learner, string $code): bool
     {
-        $permits = Permit::query()->with('statements')->get()->filter(static fn (Permit $permit): bool => in_array(
-            $code,
-            $permit->requirement['guided'] ?? [],
-            true,
-        ));
-        if ($permits->isEmpty()) {
+        $permits = Permit::query()->with('statements')->get()->keyBy('code');
+        $asking = $permits->filter(static fn (Permit $permit): bool => in_array($code, $permit->requirement['guided'] ?? [], true));
+        if ($asking->isEmpty()) {
             return true;
         }
         $standings = $this->standings->of(collect([$learner]), $permits->values())[$learner->id];
 
-        return array_filter(
-            $standings,
-            static fn (PermitStanding $standing): bool => ! $standing->place->held
-                && $standing->place->stage->value >= Stage::Punched->value,
-        ) !== [];
+        return $asking->contains(fn (Permit $permit): bool => $this->checked($permit->code, $standings, []));
+    }
+
+    /**
+     * @param  array<string, PermitStanding>  $standings  by permit
+     * @param  list<string>  $above  those that led here, so that a circle ends
+     */
+    private function checked(string $code, array $standings, array $above): bool
+    {
+        $standing = $standings[$code] ?? null;
+        if ($standing === null || in_array($code, $above, true) || $standing->place->held
+            || $standing->place->stage->value < Stage::Punched->value) {
+            return false;
+        }
+        foreach ($standing->permit->requirement['prerequisites'] ?? [] as $below) {
+            if (! $this->checked($below, $standings, [...$above, $code])) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

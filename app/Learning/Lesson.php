@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace App\Learning;
 
 use App\Language\SpeaksLanguages;
+use App\Support\Given;
 use App\Workshop\Machine;
 use App\Workshop\Part;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Arr;
+use MillStep\Core\Learning\Bound\PersonalSize;
 
 /**
  * One version of a lesson. See LessonFile for the shape of a step.
  *
  * @phpstan-import-type Step from LessonFile
+ * @phpstan-import-type Frame from LessonFrame
  *
  * @property int $id
  * @property string $code
@@ -24,7 +28,9 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $minutes
  * @property list<string> $tools
  * @property string|null $hole
+ * @property array<string, mixed>|null $plan  what its case is planned for; a plain hole through the part where null
  * @property list<Step> $steps
+ * @property Frame $frame  what stands around its steps
  * @property Part|null $part
  * @property string|null $machine_kind
  * @property list<string> $findings  of the setup review, that it teaches about
@@ -41,12 +47,12 @@ final class Lesson extends Model
 
     public static function spoken(): array
     {
-        return ['title', 'place', 'tools', 'steps'];
+        return ['title', 'place', 'tools', 'steps', 'frame'];
     }
 
     protected function casts(): array
     {
-        return ['tools' => 'array', 'steps' => 'array', 'findings' => 'array'];
+        return ['tools' => 'array', 'steps' => 'array', 'findings' => 'array', 'frame' => 'array', 'plan' => 'array'];
     }
 
     /** @return BelongsTo<Part, $this> */
@@ -67,11 +73,37 @@ final class Lesson extends Model
         return $this->boundMachine ?? Machine::firstOfKind($this->machine_kind);
     }
 
+    /** Whether its figures are those of a machine: what it was written for is known then. */
+    public function isBound(): bool
+    {
+        return $this->machine_kind !== null && ($this->plan !== null || $this->hole !== null);
+    }
+
+    /** @return array<string, mixed> what the core is asked to plan, for a part of this thickness */
+    public function wanted(Part $part): array
+    {
+        $plan = $this->plan ?? ['hole' => ['purpose' => 'plain', 'diameter_mm' => $part->mainHole($this->hole)['diameter_mm'] ?? null]];
+        // Another part than the one that it was written for is as thick as it is itself.
+        if ($part->id !== $this->part?->id) {
+            Arr::set($plan, ($plan['kind'] ?? 'hole') === 'lathe' ? 'part.thickness_mm' : 'thickness_mm', $part->thickness_mm);
+        }
+
+        return Given::fields(['thickness_mm' => $part->thickness_mm, ...$plan]);
+    }
+
+    /** @return list<string> by which sizes its case may differ from learner to learner */
+    public function ownSizes(): array
+    {
+        $plan = $this->plan ?? ['hole' => ['diameter_mm' => 0]];
+
+        return array_values(array_filter(PersonalSize::KEYS, static fn (string $key): bool => Arr::has($plan, $key)));
+    }
+
     /** @return list<Step> as it was written, whatever language is spoken */
     public function taught(): array
     {
         /** @var list<Step> */
-        return json_decode((string) $this->getRawOriginal('steps'), true);
+        return json_decode(Given::text($this->getRawOriginal('steps')), true);
     }
 
     public static function current(string $code): self

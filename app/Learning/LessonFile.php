@@ -7,22 +7,23 @@ namespace App\Learning;
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
 use App\Support\YamlText;
+use MillStep\Core\Learning\Drawing\LessonDrawings;
+use MillStep\Core\Learning\LessonReading;
 use MillStep\Core\Workshop\MachineSpec;
 
 /**
  * A lesson as a file: YAML front matter, then one `## Title {#key}` section a step with labelled paragraphs
- * (Do, Why, Caution, Right, Wrong) and at most one of Reading, Choice or Hold. Labels are the same in every language.
+ * (Do, Why, Caution, Right, Wrong), at most one of Reading, Choice or Hold, and the name of a drawing. Labels are the same in
+ * every language; what is drawn is said once, in the language that the lesson was written in.
  *
  * @phpstan-type Option array{id: string, text: string, right: bool, answer: string}
  * @phpstan-type Reading array{name: string, kind: string, ask: string}
  * @phpstan-type Step array{key: string, title: string, do: string, why: string|null, caution: string|null, right: string|null,
- *     wrong: string|null, reading: Reading|null, choice: list<Option>|null, hold: string|null}
+ *     wrong: string|null, reading: Reading|null, choice: list<Option>|null, hold: string|null, drawing?: string|null}
  */
 final readonly class LessonFile
 {
-    private const LABELS = ['Do', 'Why', 'Caution', 'Right', 'Wrong', 'Reading', 'Choice', 'Hold'];
-
-    private const READINGS = ['scale_touch', 'depth_reading', 'hole_diameter'];
+    private const LABELS = ['Do', 'Why', 'Caution', 'Right', 'Wrong', 'Reading', 'Choice', 'Hold', 'Drawing'];
 
     /**
      * @param  array<string, mixed>  $front
@@ -43,7 +44,7 @@ final readonly class LessonFile
         /** @var array{string, string, string} $m */
         $front = YamlText::read($file, $m[1], 1);
         $line = substr_count($m[1], "\n") + 4;
-        $faults = self::faultsOfFront($front);
+        $faults = [...self::faultsOfFront($front), ...LessonFrame::faults($front)];
         $steps = $lines = [];
         $sections = preg_split('/^## /m', $m[2]) ?: [''];
         $line += substr_count((string) array_shift($sections), "\n");
@@ -60,9 +61,38 @@ final readonly class LessonFile
         if ($sections === []) {
             $faults[] = ContentFault::at($file, $line, 'no_steps');
         }
-        FaultyContent::unless($faults);
+        FaultyContent::unless([...$faults, ...self::undrawable($file, $front->values, $steps, $lines)]);
 
         return new self($file, $front->values, $steps, $lines);
+    }
+
+    /**
+     * Drawings that there are not, and those that are made of a hole in a lesson that is bound to none.
+     *
+     * @param  array<string, mixed>  $front
+     * @param  list<Step>  $steps
+     * @param  array<string, int>  $lines
+     * @return list<ContentFault>
+     */
+    private static function undrawable(string $file, array $front, array $steps, array $lines): array
+    {
+        $faults = [];
+        $plan = $front['plan'] ?? null;
+        $cased = isset($front['part'], $front['machine']) && (isset($front['hole']) || is_array($plan));
+        $bound = $cased && (! is_array($plan) || ($plan['kind'] ?? 'hole') === 'hole');
+        foreach ($steps as $step) {
+            $name = $step['drawing'] ?? null;
+            if ($name !== null && ! in_array($name, LessonDrawings::names(), true)) {
+                $faults[] = ContentFault::at($file, $lines[$step['key']], 'no_drawing', [
+                    'step' => $step['key'], 'known' => LessonDrawings::names(),
+                ]);
+            } elseif ($name !== null && ((! $bound && LessonDrawings::wantsHole($name)) || (! $cased && LessonDrawings::wantsCase($name))
+                || (! isset($front['part']) && LessonDrawings::wantsPart($name)))) {
+                $faults[] = ContentFault::at($file, $lines[$step['key']], 'drawing_unbound', ['step' => $step['key'], 'drawing' => $name]);
+            }
+        }
+
+        return $faults;
     }
 
     /** Whether another file is the same lesson in another language: the same steps, asking and showing the same. */
@@ -78,6 +108,9 @@ final readonly class LessonFile
             } elseif (self::shape($step) !== self::shape($there)) {
                 $faults[] = ContentFault::at($other->file, $line, 'step_differs', ['step' => $step['key']]);
             }
+        }
+        if (LessonFrame::shape($this->front) !== LessonFrame::shape($other->front)) {
+            $faults[] = ContentFault::at($other->file, 1, 'frame_differs');
         }
         foreach (array_diff(array_keys($theirs), array_column($this->steps, 'key')) as $key) {
             $faults[] = ContentFault::at($other->file, $other->lines[$key] ?? 1, 'step_unknown', ['step' => $key]);
@@ -128,6 +161,11 @@ final readonly class LessonFile
                 $faults[] = ContentFault::at($front->file, $front->lineOf($key), 'wanted_list', ['key' => $key]);
             }
         }
+        $plan = $values['plan'] ?? null;
+        if ($plan !== null && (! is_array($plan) || ! in_array($plan['kind'] ?? 'hole', ['hole', 'lathe'], true)
+            || ! isset($values['part'], $values['machine']))) {
+            $faults[] = ContentFault::at($front->file, $front->lineOf('plan'), 'lesson_plan');
+        }
         if (isset($values['machine']) && ! in_array($values['machine'], MachineSpec::KINDS, true)) {
             $faults[] = ContentFault::at($front->file, $front->lineOf('machine'), 'no_machine_kind', ['known' => MachineSpec::KINDS]);
         }
@@ -169,6 +207,7 @@ final readonly class LessonFile
                 : null,
             'choice' => isset($paragraphs['Choice']) ? self::choice($file, $at['Choice'], $m[2], $paragraphs['Choice'], $faults) : null,
             'hold' => $paragraphs['Hold'] ?? null,
+            'drawing' => $paragraphs['Drawing'] ?? null,
         ];
     }
 
@@ -197,8 +236,8 @@ final readonly class LessonFile
     private static function reading(string $file, int $line, string $step, string $text, array &$faults): array
     {
         [$name, $kind, $ask] = explode(' ', $text, 3) + [1 => '', 2 => ''];
-        if (! in_array($kind, self::READINGS, true) || $ask === '') {
-            $faults[] = ContentFault::at($file, $line, 'no_reading', ['step' => $step, 'known' => self::READINGS]);
+        if (! in_array($kind, LessonReading::KINDS, true) || $ask === '') {
+            $faults[] = ContentFault::at($file, $line, 'no_reading', ['step' => $step, 'known' => LessonReading::KINDS]);
         }
 
         return ['name' => $name, 'kind' => $kind, 'ask' => $ask];

@@ -22,6 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $lesson_id
  * @property array<string, Answer> $answers by step; a step that is answered to the end is done
  * @property CarbonImmutable|null $completed_at
+ * @property string $notes  the learner's own
  * @property Lesson $lesson
  * @property User $learner
  * @property Collection<int, HoldPoint> $holds
@@ -34,7 +35,7 @@ final class Progress extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['answers' => '{}', 'completed_at' => null];
+    protected $attributes = ['answers' => '{}', 'completed_at' => null, 'notes' => ''];
 
     protected function casts(): array
     {

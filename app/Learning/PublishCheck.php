@@ -6,6 +6,7 @@ namespace App\Learning;
 
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
+use App\Support\Given;
 use App\Support\SameContent;
 use App\Support\YamlText;
 use MillStep\Core\Border\CoreException;
@@ -33,21 +34,26 @@ final class PublishCheck
         if (! is_int($values['version'] ?? null)) {
             $faults[] = ContentFault::at($file->file, $file->lineOf('version'), 'wanted_number', ['key' => 'version']);
         }
-        $questions = array_values(is_array($values['questions'] ?? null) ? $values['questions'] : []);
+        $minutes = $values['minutes'] ?? 1;
+        if (! is_int($minutes) || $minutes < 1) {
+            $faults[] = ContentFault::at($file->file, $file->lineOf('minutes'), 'wanted_number', ['key' => 'minutes']);
+        }
+        $questions = Given::rows($values['questions'] ?? null);
         $lessons = Lesson::query()->pluck('code')->flip();
         foreach ($questions as $question) {
-            if (! isset($lessons[(string) ($question['lesson'] ?? '')])) {
+            if (! isset($lessons[Given::text($question['lesson'] ?? null)])) {
                 $faults[] = ContentFault::at(
                     $file->file,
-                    $file->lineOfEntry('questions', (string) ($question['id'] ?? '')),
+                    $file->lineOfEntry('questions', Given::text($question['id'] ?? null)),
                     'no_lesson',
-                    ['lesson' => (string) ($question['lesson'] ?? '')],
+                    ['lesson' => Given::text($question['lesson'] ?? null)],
                 );
             }
         }
         $check = new Check([
             'code' => $values['code'] ?? '', 'version' => $values['version'] ?? 0, 'title' => $values['title'] ?? '',
             'pass_mark_percent' => $values['pass_mark_percent'] ?? 0, 'draw' => $values['draw'] ?? [], 'questions' => $questions,
+            'paper' => is_array($values['paper'] ?? null) ? $values['paper'] : null, 'minutes' => $values['minutes'] ?? null,
             'translations' => array_map(static fn (YamlText $said): array => array_intersect_key(
                 $said->values,
                 ['title' => 0, 'questions' => 0],
@@ -58,21 +64,21 @@ final class PublishCheck
                 $check->bank()->draw($seed);
             }
         } catch (CoreException $fault) {
-            $named = preg_match('/questions\[(\d+)\]/', (string) ($fault->says->terms['key'] ?? ''), $found) === 1
-                ? (string) ($questions[(int) $found[1]]['id'] ?? '') : '';
+            $named = preg_match('/questions\[(\d+)\]/', Given::text($fault->says->terms['key'] ?? null), $found) === 1
+                ? Given::text($questions[(int) $found[1]]['id'] ?? null) : '';
             $faults[] = ContentFault::saying($file->file, $file->lineOfEntry('questions', $named), $fault->says);
         }
         foreach ($translations as $said) {
             $theirs = is_array($said->values['questions'] ?? null) ? $said->values['questions'] : [];
-            foreach (array_diff(array_column($questions, 'id'), array_keys($theirs)) as $id) {
-                $faults[] = ContentFault::at($said->file, $said->lineOf('questions'), 'untranslated', ['id' => (string) $id]);
+            foreach (array_diff(Given::texts(array_column($questions, 'id')), array_keys($theirs)) as $id) {
+                $faults[] = ContentFault::at($said->file, $said->lineOf('questions'), 'untranslated', ['id' => $id]);
             }
-            foreach (array_diff(array_keys($theirs), array_column($questions, 'id')) as $id) {
+            foreach (array_diff(array_keys($theirs), Given::texts(array_column($questions, 'id'))) as $id) {
                 $faults[] = ContentFault::at(
                     $said->file,
                     $said->lineOfEntry('questions', (string) $id),
                     'translates_nothing',
-                    ['id' => (string) $id],
+                    ['id' => $id],
                 );
             }
         }

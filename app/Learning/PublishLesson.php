@@ -6,6 +6,7 @@ namespace App\Learning;
 
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
+use App\Support\Given;
 use App\Support\SameContent;
 use App\Workshop\Part;
 
@@ -23,23 +24,28 @@ final class PublishLesson
         $front = $file->front;
         $part = isset($front['part']) ? Part::query()->where('slug', $front['part'])->first() : null;
         FaultyContent::unless(match (true) {
-            isset($front['part']) && $part === null => [ContentFault::at($file->file, 1, 'no_part', ['part' => (string) $front['part']])],
-            isset($front['hole']) && $part !== null && ! $part->hasHole((string) $front['hole']) => [
-                ContentFault::at($file->file, 1, 'no_hole', ['part' => $part->slug, 'hole' => (string) $front['hole']]),
+            isset($front['part']) && $part === null => [
+                ContentFault::at($file->file, 1, 'no_part', ['part' => Given::text($front['part'])]),
+            ],
+            isset($front['hole']) && $part !== null && ! $part->hasHole(Given::text($front['hole'])) => [
+                ContentFault::at($file->file, 1, 'no_hole', ['part' => $part->slug, 'hole' => Given::text($front['hole'])]),
             ],
             default => [],
         });
         $row = [
             'code' => $front['code'], 'version' => $front['version'], 'title' => $front['title'], 'place' => $front['place'],
-            'minutes' => $front['minutes'], 'tools' => array_values($front['tools'] ?? []), 'hole' => $front['hole'] ?? null,
+            'minutes' => $front['minutes'], 'tools' => Given::texts($front['tools'] ?? null), 'hole' => $front['hole'] ?? null,
             'accepted_from' => $front['accepted_from'] ?? $front['version'],
-            'part_id' => $part?->id, 'machine_kind' => $front['machine'] ?? null, 'findings' => array_values($front['findings'] ?? []),
-            'steps' => $file->steps,
+            'part_id' => $part?->id, 'plan' => $front['plan'] ?? null,
+            'machine_kind' => $front['machine'] ?? null, 'findings' => Given::texts($front['findings'] ?? null),
+            'steps' => $file->steps, 'frame' => LessonFrame::of($front),
             'translations' => array_map(static fn (LessonFile $said): array => [
-                'title' => $said->front['title'], 'place' => $said->front['place'], 'tools' => array_values($said->front['tools'] ?? []),
+                'title' => $said->front['title'], 'place' => $said->front['place'], 'tools' => Given::texts($said->front['tools'] ?? null),
+                'frame' => LessonFrame::of($said->front),
                 // Found again by key and id, as every translation is.
                 'steps' => array_map(static fn (array $step): array => [
-                    ...$step, 'choice' => $step['choice'] === null ? null : array_column($step['choice'], null, 'id'),
+                    ...array_diff_key($step, ['drawing' => 0]),
+                    'choice' => $step['choice'] === null ? null : array_column($step['choice'], null, 'id'),
                 ], array_column($said->steps, null, 'key')),
             ], $translations),
         ];
@@ -47,9 +53,11 @@ final class PublishLesson
         if ($known !== null) {
             // Words in another language may come later; what was taught under this number stays as it was.
             FaultyContent::unless(SameContent::is($known->taught(), $file->steps) ? [] : [
-                ContentFault::at($file->file, 1, 'version_taken', ['code' => $row['code'], 'version' => $row['version']]),
+                ContentFault::at($file->file, 1, 'version_taken', [
+                    'code' => Given::text($row['code']), 'version' => Given::whole($row['version']),
+                ]),
             ]);
-            $known->update(['translations' => $row['translations'], 'findings' => $row['findings']]);
+            $known->update(array_intersect_key($row, ['translations' => 0, 'findings' => 0, 'frame' => 0]));
 
             return $known;
         }

@@ -9,9 +9,9 @@ use App\Policy\Policy;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use MillStep\Core\Learning\Retake;
+use MillStep\Core\Learning\Check\Retake;
 
-/** Draws a paper. A retake gets other figures than the last one. */
+/** Draws a paper. A retake gets other figures than the last one, and of the other questions as many new ones as there are. */
 final class StartCheck
 {
     private const TRIES = 20;
@@ -71,16 +71,26 @@ final class StartCheck
         }
     }
 
+    /**
+     * Of so many seeds the one whose paper asks the least again of what was asked last time.
+     *
+     * @throws \LogicException when the bank always draws the same figures: publishing has seen to it that it does not
+     */
     private function seed(Check $check, ?CheckAttempt $last): int
     {
-        $before = $last?->paper()->figures();
-        for ($try = 0; $try < self::TRIES; $try++) {
+        $before = $last?->paper();
+        $bank = $check->bank();
+        $best = null;
+        $least = PHP_INT_MAX;
+        for ($try = 0; $try < self::TRIES && $least > 0; $try++) {
             $seed = random_int(1, PHP_INT_MAX >> 32);
-            if ($check->bank()->draw($seed)->figures() !== $before) {
-                return $seed;
+            $paper = $bank->draw($seed);
+            $again = $before === null ? 0 : count(array_intersect($paper->changing(), $before->changing()));
+            if ($again < $least && ($before === null || $before->figures() === [] || $paper->figures() !== $before->figures())) {
+                [$best, $least] = [$seed, $again];
             }
         }
 
-        throw new \LogicException("The bank of {$check->code} has no other figures to draw.");
+        return $best ?? throw new \LogicException("The bank of {$check->code} has no other figures to draw.");
     }
 }

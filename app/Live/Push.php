@@ -6,6 +6,7 @@ namespace App\Live;
 
 use App\Support\HappensAfterCommit;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Support\Facades\Config;
 
 /**
  * Tells the screens that something changed, not what: they ask, with their own rights. Published on loopback to
@@ -23,7 +24,7 @@ final class Push
     public function handle(string $event, mixed $payload): void
     {
         $happened = is_array($payload) ? ($payload[0] ?? null) : $payload;
-        if (! $happened instanceof HappensAfterCommit || (string) config('millstep.push_url') === '') {
+        if (! $happened instanceof HappensAfterCommit || Config::string('millstep.push_url') === '') {
             return;
         }
         if ($this->waiting === []) {
@@ -39,7 +40,7 @@ final class Push
         $channels = array_keys($this->waiting);
         $this->waiting = [];
         foreach ($channels as $channel) {
-            $call = curl_init(rtrim((string) config('millstep.push_url'), '/').'/'.rawurlencode($channel));
+            $call = curl_init(rtrim(Config::string('millstep.push_url'), '/').'/'.rawurlencode($channel));
             if ($call === false) {
                 continue;
             }

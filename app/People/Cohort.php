@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 
@@ -23,6 +24,12 @@ final class Cohort extends Model
     protected function casts(): array
     {
         return ['starts_on' => 'immutable_date', 'ends_on' => 'immutable_date'];
+    }
+
+    /** @return Collection<int, self> those that somebody teaches, by name */
+    public static function reachedBy(User $user): Collection
+    {
+        return $user->leads() || $user->all_cohorts ? self::query()->orderBy('name')->get() : $user->cohorts()->get();
     }
 
     /** @return BelongsToMany<User, $this> learners, and who teaches them */

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Support\Given;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -50,7 +52,7 @@ final class FirstLead
             if (! self::isWanted()) {
                 throw Refusal::because('is_led');
             }
-            if ($row === null || ! hash_equals($row->code_hash, self::hash($code))) {
+            if ($row === null || ! hash_equals(Given::text($row->code_hash), self::hash($code))) {
                 throw Refusal::forbidden('first_code_wrong');
             }
             DB::table('people_first_codes')->delete();
@@ -73,6 +75,6 @@ final class FirstLead
     {
         $plain = (string) preg_replace('/[^A-Z0-9]/', '', mb_strtoupper($code));
 
-        return hash_hmac('sha256', $plain, (string) config('app.key'));
+        return hash_hmac('sha256', $plain, Config::string('app.key'));
     }
 }

@@ -81,6 +81,7 @@ final class GoodPassword implements ValidationRule
 
     private function isCommon(string $text): bool
     {
+        /** @var array<string, int>|null $common */
         static $common = null;
         $common ??= array_flip(file(__DIR__.'/common-passwords.txt', FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: []);
 

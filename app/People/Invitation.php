@@ -7,6 +7,7 @@ namespace App\People;
 use App\Language\Speech;
 use Illuminate\Notifications\Messages\MailMessage;
 use Illuminate\Notifications\Notification;
+use Illuminate\Support\Facades\Config;
 
 final class Invitation extends Notification
 {
@@ -24,11 +25,13 @@ final class Invitation extends Notification
     {
         $says = Speech::to($person);
 
+        $days = intdiv(Config::integer('auth.passwords.invitations.expire'), 1440);
+
         return (new MailMessage)->subject($says->sayCode('letter.invitation.subject'))
             ->greeting($says->sayCode('letter.hello', ['name' => $person->name]))
             ->line($says->sayCode('letter.invitation.why'))
             ->action($says->sayCode('letter.invitation.act'), Invite::link($person, $this->token))
-            ->line($says->sayCode('letter.invitation.until', ['days' => (int) (config('auth.passwords.invitations.expire') / 1440)]))
+            ->line($says->sayCode('letter.invitation.until', ['days' => $days]))
             ->salutation($says->sayCode('letter.regards'));
     }
 }

@@ -7,6 +7,7 @@ namespace App\People;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\Passwords\PasswordBroker;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Password;
 
@@ -42,7 +43,7 @@ final class Invite
     {
         $says = http_build_query(['token' => $token, 'email' => $person->email, 'invited' => 1]);
 
-        return rtrim((string) config('app.url'), '/')."/reset#$says";
+        return rtrim(Config::string('app.url'), '/')."/reset#$says";
     }
 
     /** Letters that were sent to an address open nothing any more. */

@@ -6,6 +6,7 @@ namespace App\People;
 
 use App\People\Events\PinChanged;
 use App\People\Events\PinReset;
+use App\Support\Given;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -76,7 +77,7 @@ final class Pin
             RETURNING pin_failures
             SQL, [self::FAILURES_ALLOWED, $now->addMinutes(self::LOCKED_MINUTES)->toIso8601String(), $user->id, $now->toIso8601String()]);
 
-        return is_object($counted) && isset($counted->pin_failures) ? (int) $counted->pin_failures : throw $this->locked($user);
+        return is_object($counted) && isset($counted->pin_failures) ? Given::whole($counted->pin_failures) : throw $this->locked($user);
     }
 
     private function locked(User $user): Refusal

@@ -8,6 +8,7 @@ use App\Language\Speech;
 use App\Policy\Policy;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Validation\ValidationException;
@@ -119,6 +120,6 @@ final class SecondFactor
 
     private static function hash(#[\SensitiveParameter] string $code): string
     {
-        return hash_hmac('sha256', strtolower(str_replace('-', '', $code)), (string) config('app.key'));
+        return hash_hmac('sha256', strtolower(str_replace('-', '', $code)), Config::string('app.key'));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Config;
 
 /** What bin/start prints while nobody leads the shop: where its first lead makes an account, and the code for it. */
 final class ShowFirstCode extends Command
@@ -18,7 +19,7 @@ final class ShowFirstCode extends Command
         $code = $first->code();
         if ($code !== null) {
             $this->line('  Nobody leads this shop yet. Its first lead makes an account at');
-            $this->line('    '.rtrim((string) config('app.url'), '/')."/first#code=$code");
+            $this->line('    '.rtrim(Config::string('app.url'), '/')."/first#code=$code");
             $this->line("  The code works once, and only until the next one is printed: $code");
         }
 

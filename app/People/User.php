@@ -56,7 +56,8 @@ final class User extends Authenticatable implements HasLocalePreference, SpokenT
     protected $guarded = [];
 
     protected $attributes = [
-        'language' => 'en', 'all_cohorts' => false, 'mail_when_waiting' => false, 'totp_secret' => null, 'totp_confirmed_at' => null, 'totp_used_step' => null,
+        'language' => 'en', 'all_cohorts' => false, 'mail_when_waiting' => false,
+        'totp_secret' => null, 'totp_confirmed_at' => null, 'totp_used_step' => null,
     ];
 
     protected $hidden = ['password', 'pin_hash', 'remember_token', 'totp_secret'];

@@ -104,7 +104,9 @@ final class Plan extends Model
     public function planNow(ShopAtHand $shop, ?ShopPolicy $policy = null): Planned
     {
         try {
-            return $this->kind->wanted()::of($this->request, ($this->request['units'] ?? null) === 'in' ? 'in' : 'mm')->plan($shop, $policy);
+            $units = ($this->request['units'] ?? null) === 'in' ? 'in' : 'mm';
+
+            return $this->kind->wanted()::of($this->request, $units)->plan($shop, $policy);
         } catch (CoreException|ValidationException $fault) {
             throw $fault;
         } catch (\Throwable $fault) {

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Planning\Http\DrillPointController;
 use App\Planning\Http\PlanController;
 use App\Planning\Http\PlannerController;
 use App\Planning\Http\PolicyPreviewController;
+use App\Planning\Http\WallChartController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
@@ -14,6 +16,9 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('plans/{plan}', [PlanController::class, 'destroy']);
     Route::post('plans/{plan}/restoration', [PlanController::class, 'restore']);
     Route::get('plans/{first}/compared-with/{second}', [PlanController::class, 'compare']);
+    Route::post('drill-point', DrillPointController::class);
+    Route::get('charts/{chart}', [WallChartController::class, 'show']);
+    Route::get('charts/{chart}/{format}', [WallChartController::class, 'file']);
     Route::post('policy-preview', PolicyPreviewController::class)->can('teach');
 
     Route::post('{kind}/questions', [PlannerController::class, 'questions']);

@@ -10,6 +10,7 @@ use App\People\User;
 use App\Practice\Events\PracticeDecided;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** The instructor confirms an exercise, which makes it count, or declines it with a reason. */
@@ -36,8 +37,8 @@ final class DecideOnPractice
             }
             $at ??= CarbonImmutable::now();
             $entry->update(['state' => $state, 'decided_by' => $by->id, 'decided_at' => $at, 'reason' => $reason]);
-            // It counts for the permits that this machine takes, and for no other.
-            foreach ($confirm ? Permit::ofMachine($entry->machine) : [] as $permit) {
+            // It counts for the permits that this machine takes, or for the further one that it was for, and for no other.
+            foreach ($confirm ? self::counted($entry) : [] as $permit) {
                 ($this->record)($entry->learner, $permit, 'practice_confirmed', [
                     'minutes' => $entry->minutes,
                     'exercise' => $entry->exercise,
@@ -50,5 +51,12 @@ final class DecideOnPractice
 
             return $entry;
         });
+    }
+
+    /** @return Collection<int, Permit> */
+    private static function counted(Entry $entry): Collection
+    {
+        return $entry->permit_id === null ? Permit::neededAt($entry->machine)
+            : Permit::furtherAt($entry->machine)->where('id', $entry->permit_id)->values();
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Practice;
 
+use App\Competency\Permit;
 use App\People\User;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
@@ -17,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $id
  * @property int $learner_id
  * @property int $machine_id
+ * @property int|null $permit_id  a further permit that it was for
  * @property string $exercise
  * @property int $minutes
  * @property CarbonImmutable $done_on
@@ -28,6 +30,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property User $learner
  * @property User|null $decider
  * @property Machine $machine
+ * @property Permit|null $permit
  */
 final class Entry extends Model
 {
@@ -45,17 +48,33 @@ final class Entry extends Model
     }
 
     /** @param  array{exercise: string, minutes: int, done_on: string, note?: string|null}  $exercise */
-    public function says(User $learner, Machine $machine, array $exercise): bool
+    public function says(User $learner, Machine $machine, ?Permit $permit, array $exercise): bool
     {
-        return [$this->learner_id, $this->machine_id, $this->exercise, $this->minutes, $this->done_on->toDateString(), (string) $this->note]
+        return [
+            $this->learner_id,
+            $this->machine_id,
+            $this->permit_id,
+            $this->exercise,
+            $this->minutes,
+            $this->done_on->toDateString(),
+            (string) $this->note,
+        ]
             === [
                 $learner->id,
                 $machine->id,
+                $permit?->id,
                 $exercise['exercise'],
                 (int) $exercise['minutes'],
                 $exercise['done_on'],
                 (string) ($exercise['note'] ?? ''),
             ];
+    }
+
+    /** Whether it would count for a permit once it is confirmed. */
+    public function countsFor(Permit $permit): bool
+    {
+        return $this->permit_id === null ? Permit::neededAt($this->machine)->contains('id', $permit->id)
+            : $this->permit_id === $permit->id;
     }
 
     /** @return BelongsTo<User, $this> */
@@ -68,6 +87,12 @@ final class Entry extends Model
     public function decider(): BelongsTo
     {
         return $this->belongsTo(User::class, 'decided_by');
+    }
+
+    /** @return BelongsTo<Permit, $this> */
+    public function permit(): BelongsTo
+    {
+        return $this->belongsTo(Permit::class);
     }
 
     /** @return BelongsTo<Machine, $this> */

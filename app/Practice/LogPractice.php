@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Practice;
 
+use App\Competency\Permit;
 use App\People\User;
 use App\Practice\Events\PracticeLogged;
 use App\Support\Refusal;
@@ -14,18 +15,28 @@ use Illuminate\Support\Facades\DB;
 final class LogPractice
 {
     /**
-     * @param  array{id: string, exercise: string, minutes: int, done_on: string, note?: string|null}  $exercise
+     * @param  array{id: string, exercise: string, minutes: int, done_on: string, note?: string|null, permit?: string|null}  $exercise
      *
-     * @throws Refusal `id_used` when the id stands for another exercise or another learner's
+     * @throws Refusal `id_used` when the id stands for another exercise or another learner's, `no_such_permit` for one that
+     *     this machine has nothing to do with
      */
     public function __invoke(User $learner, Machine $machine, array $exercise): Entry
     {
-        return DB::transaction(static function () use ($learner, $machine, $exercise): Entry {
+        $code = $exercise['permit'] ?? null;
+        $permit = $code === null || $code === '' ? null : Permit::furtherAt($machine)->firstWhere('code', $code)
+            ?? throw Refusal::because('no_such_permit');
+
+        return DB::transaction(static function () use ($learner, $machine, $exercise, $permit): Entry {
             $entry = Entry::query()->createOrFirst(
                 ['id' => $exercise['id']],
-                [...$exercise, 'learner_id' => $learner->id, 'machine_id' => $machine->id],
+                [
+                    ...array_diff_key($exercise, ['permit' => 0]),
+                    'learner_id' => $learner->id,
+                    'machine_id' => $machine->id,
+                    'permit_id' => $permit?->id,
+                ],
             );
-            if (! $entry->wasRecentlyCreated && ! $entry->says($learner, $machine, $exercise)) {
+            if (! $entry->wasRecentlyCreated && ! $entry->says($learner, $machine, $permit, $exercise)) {
                 throw Refusal::idUsed();
             }
             PracticeLogged::dispatch($learner->id);

@@ -21,9 +21,11 @@ use App\Gate\MachinePolicy;
 use App\Gate\Token;
 use App\Language\Speech;
 use App\Learning\Events\LookAsked;
-use App\Learning\LessonHoles;
+use App\Learning\LessonCases;
 use App\Live\Push;
 use App\People\BadgeDesk;
+use App\People\Cohort;
+use App\People\CohortPolicy;
 use App\People\Events\PersonChanged;
 use App\People\Events\PersonDeactivated;
 use App\People\LearnerPolicy;
@@ -39,6 +41,7 @@ use App\Workshop\Events\MachineTakenOutOfService;
 use App\Workshop\Events\PolicyChanged;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
+use Closure;
 use Illuminate\Auth\Notifications\ResetPassword;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Container\Container;
@@ -49,6 +52,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Notifications\Messages\MailMessage;
 use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
@@ -57,16 +61,24 @@ use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\Sanctum;
+use PDO;
 
 final class MillStepServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
         Date::use(CarbonImmutable::class);
-        Connection::resolverFor('pgsql', static fn (mixed ...$made): QuietConnection => new QuietConnection(...$made));
+        Connection::resolverFor('pgsql', /** @param  (Closure(): PDO)|PDO  $pdo
+         * @param  array<string, mixed>  $config */
+            static fn (Closure|PDO $pdo, string $database, string $prefix, array $config): QuietConnection => new QuietConnection(
+                $pdo,
+                $database,
+                $prefix,
+                $config,
+            ));
         $this->app->singleton(Push::class);
         // What a lesson's hole comes to is planned once for a request, and forgotten with it.
-        $this->app->scoped(LessonHoles::class);
+        $this->app->scoped(LessonCases::class);
         $this->app->terminating(Container::getInstance()->forgetScopedInstances(...));
         $this->app->bind(BadgeDesk::class, Badges::class);
         $this->app->bind(Taught::class, WhatIsTaught::class);
@@ -82,6 +94,7 @@ final class MillStepServiceProvider extends ServiceProvider
         // Roles, for what is not about one record.
         Gate::define('teach', static fn (User $user): bool => $user->teaches());
         Gate::policy(User::class, LearnerPolicy::class);
+        Gate::policy(Cohort::class, CohortPolicy::class);
         Gate::policy(Machine::class, MachinePolicy::class);
         Gate::policy(Plan::class, PlanPolicy::class);
         Gate::define('audit', static fn (User $user): bool => $user->leads() || $user->audits());
@@ -97,24 +110,26 @@ final class MillStepServiceProvider extends ServiceProvider
         RateLimiter::for('reset', static fn (Request $request) => Limit::perMinute(5)->by($request->ip()));
         // Behind the #, so that it never reaches a server, and no log.
         ResetPassword::createUrlUsing(self::resetUrl(...));
-        ResetPassword::toMailUsing(static function (User $user, string $token): MailMessage {
+        ResetPassword::toMailUsing(static function (mixed $user, string $token): MailMessage {
+            assert($user instanceof User);
             $says = Speech::to($user);
 
             return (new MailMessage)->subject($says->sayCode('letter.reset.subject'))
                 ->greeting($says->sayCode('letter.hello', ['name' => $user->name]))
                 ->line($says->sayCode('letter.reset.why'))
                 ->action($says->sayCode('letter.reset.act'), self::resetUrl($user, $token))
-                ->line($says->sayCode('letter.reset.until', ['minutes' => (int) config('auth.passwords.users.expire')]))
+                ->line($says->sayCode('letter.reset.until', ['minutes' => Config::integer('auth.passwords.users.expire')]))
                 ->salutation($says->sayCode('letter.regards'));
         });
         Mail::extend('mailbox', static fn (): MailboxTransport => new MailboxTransport);
     }
 
-    private static function resetUrl(User $user, string $token): string
+    private static function resetUrl(mixed $user, string $token): string
     {
+        assert($user instanceof User);
         $query = http_build_query(['token' => $token, 'email' => $user->email]);
 
-        return rtrim((string) config('app.url'), '/').'/reset#'.$query;
+        return rtrim(Config::string('app.url'), '/').'/reset#'.$query;
     }
 
     /** Which room cares about what happened in another. */

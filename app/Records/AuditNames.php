@@ -7,6 +7,7 @@ namespace App\Records;
 use App\Competency\Permit;
 use App\People\Cohort;
 use App\People\User;
+use App\Support\Given;
 use App\Workshop\Machine;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Collection;
@@ -45,7 +46,9 @@ final class AuditNames
         }
         $names = [];
         foreach ($ids as $class => $wanted) {
-            $names[$class] = $wanted === [] ? [] : $class::query()->whereKey(array_unique($wanted))->pluck('name', 'id')->all();
+            /** @var array<int, string> $found */
+            $found = $wanted === [] ? [] : $class::query()->whereKey(array_unique($wanted))->pluck('name', 'id')->all();
+            $names[$class] = $found;
         }
 
         return new self($names);
@@ -53,7 +56,7 @@ final class AuditNames
 
     public function row(AuditLine $line): string
     {
-        return isset(self::ROWS[$line->source]) ? (string) $this->name(self::ROWS[$line->source], $line->row) : $line->row;
+        return isset(self::ROWS[$line->source]) ? Given::text($this->name(self::ROWS[$line->source], $line->row)) : $line->row;
     }
 
     /**

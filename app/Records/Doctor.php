@@ -8,10 +8,12 @@ use App\Competency\Anchors;
 use App\People\Role;
 use App\People\User;
 use App\Policy\Policy;
+use App\Support\Given;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 
 /** Says in sentences what is wrong with the shop as the application sees it, and what to do; bin/doctor adds the machine's side. */
@@ -66,7 +68,7 @@ final class Doctor extends Command
     private function migrations(): ?string
     {
         $files = array_map(static fn (string $file): string => basename($file, '.php'), glob(database_path('migrations/*.php')) ?: []);
-        $missing = array_diff($files, DB::table('migrations')->pluck('migration')->all());
+        $missing = array_diff($files, Given::texts(DB::table('migrations')->pluck('migration')->all()));
 
         return $missing === []
             ? null
@@ -92,7 +94,7 @@ final class Doctor extends Command
 
     private function backup(CarbonImmutable $now): ?string
     {
-        $folder = (string) config('millstep.backups');
+        $folder = Config::string('millstep.backups');
         $files = $folder === '' ? [] : (glob(rtrim($folder, '/').'/*.backup') ?: []);
         $last = $files === [] ? null : max(array_map(static fn (string $file): int => (int) filemtime($file), $files));
 
@@ -126,9 +128,9 @@ final class Doctor extends Command
         $failed = DB::table('failed_jobs')->count();
 
         return match (true) {
-            $oldest !== null && $now->getTimestamp() - (int) $oldest > 600 => sprintf(
+            $oldest !== null && $now->getTimestamp() - Given::whole($oldest) > 600 => sprintf(
                 'A letter has waited for %d minutes. See whether the queue runs and the mail server answers.',
-                intdiv($now->getTimestamp() - (int) $oldest, 60),
+                intdiv($now->getTimestamp() - Given::whole($oldest), 60),
             ),
             $failed > 0 => "$failed letters could not be sent. See bin/artisan queue:failed, then bin/artisan queue:retry all.",
             default => null,
@@ -143,8 +145,8 @@ final class Doctor extends Command
                 : 'Letters stay here (MAIL_MAILER=mailbox) and nobody is sent anything: '
                     .'a forgotten password cannot be reset. Set MAIL_MAILER=smtp and MAIL_HOST.';
         }
-        $host = (string) config('mail.mailers.smtp.host');
-        $port = (int) config('mail.mailers.smtp.port');
+        $host = Config::string('mail.mailers.smtp.host');
+        $port = Config::integer('mail.mailers.smtp.port');
         $open = @fsockopen($host, $port, $code, $why, 3);
         if ($open === false) {
             return "The mail server $host:$port does not answer ($why). Nobody can reset a password, and alerts reach nobody by mail.";
@@ -182,11 +184,11 @@ final class Doctor extends Command
             'SELECT extract(epoch FROM clock_timestamp()) AS now, (SELECT extract(epoch FROM max(recorded_at)) FROM '
                 .'competency_ledger) AS last',
         );
-        $ahead = (float) ($row->last ?? 0) - $now->getTimestamp();
+        $ahead = Given::number($row->last ?? 0) - $now->getTimestamp();
 
         return match (true) {
             abs(
-                (float) $row->now - $now->getPreciseTimestamp(6) / 1e6,
+                Given::number($row?->now) - $now->getPreciseTimestamp(6) / 1e6,
             ) > 5 => 'This machine\'s clock and the database\'s differ by more than five seconds.',
             $ahead > 5 => sprintf(
                 'The last ledger line is dated %d minutes from now: this machine\'s clock was put back. Set it right (timedatectl).',

@@ -18,6 +18,7 @@ use App\Learning\Lesson;
 use App\Learning\Progress;
 use App\People\User;
 use App\Practice\Entry;
+use App\Support\Given;
 use Illuminate\Support\Collection;
 use MillStep\Core\Competency\Record;
 
@@ -31,9 +32,47 @@ final class LearnerRecord
     ) {
     }
 
+    /** @var Collection<array-key, Lesson> the current one of each code */
+    private Collection $lessons;
+
+    /** @var Collection<array-key, Progress> by lesson */
+    private Collection $progress;
+
+    /** @var Collection<array-key, Check> the current one of each code */
+    private Collection $checks;
+
+    /** @var Collection<array-key, Sheet> the current one of each code */
+    private Collection $sheets;
+
+    /** @var Collection<array-key, CheckAttempt> */
+    private Collection $checkAttempts;
+
+    /** @var Collection<array-key, SheetAttempt> */
+    private Collection $sheetAttempts;
+
+    /** @var Collection<array-key, Entry> */
+    private Collection $waiting;
+
+    /** What a learner did, read once for all permits. */
+    private function read(User $learner): void
+    {
+        $this->lessons = Lesson::query()->orderBy('version')->get()->keyBy('code')->toBase();
+        $this->progress = Progress::query()->where('learner_id', $learner->id)
+            ->whereIn('lesson_id', $this->lessons->pluck('id'))->get()->keyBy('lesson_id')->toBase();
+        $this->checks = Check::query()->orderBy('version')->get()->keyBy('code')->toBase();
+        $this->sheets = Sheet::query()->orderBy('version')->get()->keyBy('code')->toBase();
+        $this->checkAttempts = CheckAttempt::query()->with('check')->where('learner_id', $learner->id)
+            ->orderBy('started_at')->get()->toBase();
+        $this->sheetAttempts = SheetAttempt::query()->with('sheet')->where('learner_id', $learner->id)
+            ->orderBy('started_at')->get()->toBase();
+        $this->waiting = Entry::query()->with('machine.permits')->where('learner_id', $learner->id)
+            ->where('state', 'waiting')->get()->toBase();
+    }
+
     /** @return array<string, mixed> */
     public function of(User $learner): array
     {
+        $this->read($learner);
         $permits = Permit::query()->with('statements')->orderBy('id')->get();
         $standings = $this->standings->of(new Collection([$learner]), $permits)[$learner->id];
         $entries = LedgerEntry::query()->with('recorder')->where('learner_id', $learner->id)->orderByDesc('seq')->get();
@@ -73,7 +112,7 @@ final class LearnerRecord
         $corrected = [];
         foreach ($entries as $entry) {
             if ($entry->type === 'corrected' && ! isset($corrected[$entry->id])) {
-                $corrected[(string) $entry->details()['entry']] = true;
+                $corrected[Given::text($entry->details()['entry'])] = true;
             }
         }
 
@@ -90,20 +129,21 @@ final class LearnerRecord
         return [
             'code' => $permit->code,
             'name' => $permit->name,
+            'prerequisites' => $requirement['prerequisites'] ?? [],
             'standing' => $standing->place->toArray(),
             'lessons' => [
-                ...$this->lessons($learner, $requirement['lessons'], $record, false),
-                ...$this->lessons($learner, $requirement['guided'] ?? [], $record, true),
+                ...$this->lessons($requirement['lessons'], $record, false),
+                ...$this->lessons($requirement['guided'] ?? [], $record, true),
             ],
-            'checks' => $this->checks($learner, $requirement['checks'], $record),
+            'checks' => $this->checks($requirement['checks'], $record),
             'practice' => [
                 'count' => $record->practiceCount,
                 'count_needed' => $requirement['practice_count'],
                 'minutes' => $record->practiceMinutes,
                 'minutes_needed' => $requirement['practice_minutes'],
-                'waiting' => Entry::query()->where('learner_id', $learner->id)->where('state', 'waiting')->count(),
+                'waiting' => $this->waiting->filter(static fn (Entry $entry): bool => $entry->countsFor($permit))->count(),
             ],
-            'assessments' => $this->assessments($learner, $requirement['assessments'], $record),
+            'assessments' => $this->assessments($requirement['assessments'], $record),
             'acknowledged' => $this->readiness->onLearnersSide($standing, $learner)->acknowledged(),
             'signed_off' => $standing->signature(),
         ];
@@ -113,19 +153,13 @@ final class LearnerRecord
      * @param  list<string>  $codes
      * @return list<array<string, mixed>>
      */
-    private function lessons(User $learner, array $codes, Record $record, bool $guided): array
+    private function lessons(array $codes, Record $record, bool $guided): array
     {
-        $lessons = Lesson::query()->whereIn('code', $codes)->orderBy('version')->get()->keyBy('code');
-        $progress = Progress::query()
-            ->with('lesson')
-            ->where('learner_id', $learner->id)
-            ->whereIn('lesson_id', $lessons->pluck('id'))
-            ->get()
-            ->keyBy('lesson_id');
+        [$lessons, $progress] = [$this->lessons, $this->progress];
 
         return array_map(static function (string $code) use ($lessons, $progress, $record, $guided): array {
             $lesson = $lessons->get($code);
-            $mine = $lesson === null ? null : $progress->get($lesson->id);
+            $mine = $lesson === null ? null : $progress->get($lesson->id)?->setRelation('lesson', $lesson);
 
             return [
                 'code' => $code,
@@ -145,17 +179,17 @@ final class LearnerRecord
      * @param  list<string>  $codes
      * @return list<array<string, mixed>>
      */
-    private function checks(User $learner, array $codes, Record $record): array
+    private function checks(array $codes, Record $record): array
     {
-        $attempts = CheckAttempt::query()->with('check')->where('learner_id', $learner->id)->orderBy('started_at')->get();
+        [$checks, $attempts] = [$this->checks, $this->checkAttempts];
 
-        return array_map(static function (string $code) use ($attempts, $record): array {
+        return array_map(static function (string $code) use ($checks, $attempts, $record): array {
             $mine = $attempts->filter(static fn (CheckAttempt $attempt): bool => $attempt->check->code === $code);
             $last = $mine->last(static fn (CheckAttempt $attempt): bool => $attempt->submitted_at !== null);
 
             return [
                 'code' => $code,
-                'title' => Check::current($code)->title,
+                'title' => $checks->get($code)->title ?? $code,
                 'attempts' => $mine->whereNotNull('submitted_at')->count(),
                 'passed' => $record->checks[$code] ?? false,
                 'score_percent' => $last?->result['score_percent'] ?? null,
@@ -168,17 +202,17 @@ final class LearnerRecord
      * @param  list<string>  $codes
      * @return list<array<string, mixed>>
      */
-    private function assessments(User $learner, array $codes, Record $record): array
+    private function assessments(array $codes, Record $record): array
     {
-        $attempts = SheetAttempt::query()->with('sheet')->where('learner_id', $learner->id)->orderBy('started_at')->get();
+        [$sheets, $attempts] = [$this->sheets, $this->sheetAttempts];
 
-        return array_map(static function (string $code) use ($attempts, $record): array {
+        return array_map(static function (string $code) use ($sheets, $attempts, $record): array {
             $mine = $attempts->filter(static fn (SheetAttempt $attempt): bool => $attempt->sheet->code === $code);
             $last = $mine->whereNotNull('concluded_at')->last();
 
             return [
                 'code' => $code,
-                'title' => Sheet::current($code)->title,
+                'title' => $sheets->get($code)->title ?? $code,
                 'attempts' => $mine->whereNotNull('concluded_at')->count(),
                 'outcome' => $record->assessments[$code] ?? null,
                 'score_percent' => $last === null ? null : (float) $last->score_percent,

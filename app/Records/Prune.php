@@ -6,6 +6,7 @@ namespace App\Records;
 
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 
 /** Throws away what is of no use any more. The ledger, the audit log, sheets, papers and turns are never among it. */
@@ -21,7 +22,7 @@ final class Prune extends Command
         $gone = [
             'letters' => DB::table('people_letters')->where('created_at', '<', $now->subDay())->delete(),
             'sessions' => DB::table('people_sessions')
-                ->where('last_activity', '<', $now->subMinutes((int) config('session.lifetime'))->getTimestamp())
+                ->where('last_activity', '<', $now->subMinutes(Config::integer('session.lifetime'))->getTimestamp())
                 ->delete(),
             'counts' => DB::table('cache')->where('expiration', '<', $now->getTimestamp())->delete(),
             'failed jobs' => DB::table('failed_jobs')->where('failed_at', '<', $now->subDays(14))->delete(),

@@ -6,6 +6,7 @@ namespace App\Records;
 
 use App\People\Role;
 use App\People\User;
+use App\Support\Given;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\Log;
@@ -21,7 +22,7 @@ final class RaiseAlert
     public function __invoke(string $kind, array $facts): Alert
     {
         // As they come back from the database.
-        $facts = (array) json_decode(json_encode($facts, JSON_THROW_ON_ERROR), true);
+        $facts = Given::fields(json_decode(json_encode($facts, JSON_THROW_ON_ERROR), true));
         foreach (Alert::query()->where('kind', $kind)->whereNull('seen_at')->get() as $standing) {
             if (self::same($standing->facts, $facts)) {
                 return $standing;

@@ -8,6 +8,7 @@ use App\Language\Speech;
 use App\People\User;
 use Illuminate\Notifications\Messages\MailMessage;
 use Illuminate\Notifications\Notification;
+use Illuminate\Support\Facades\Config;
 
 /** To whoever asked for it: a learner of theirs waits. */
 final class WaitingLetter extends Notification
@@ -32,7 +33,7 @@ final class WaitingLetter extends Notification
         $this->waiting['practice'] > 0
             && $letter->line($says->sayCode('letter.waiting.practice', ['name' => $this->learner, 'count' => $this->waiting['practice']]));
 
-        return $letter->action($says->sayCode('letter.waiting.act'), rtrim((string) config('app.url'), '/').'/today')
+        return $letter->action($says->sayCode('letter.waiting.act'), rtrim(Config::string('app.url'), '/').'/today')
             ->line($says->sayCode('letter.waiting.stop'))
             ->salutation($says->sayCode('letter.regards'));
     }

@@ -12,11 +12,16 @@ use Illuminate\Support\Str;
  * Brings a workshop file in: what it names is added or made as it says, what it does not name stays. All or nothing;
  * with a fault in it nothing is touched, and every fault is named.
  *
+ * @phpstan-import-type File from WorkshopFile
+ * @phpstan-import-type FileTool from WorkshopFile
+ * @phpstan-import-type FileBar from WorkshopFile
+ *
  * @phpstan-type Outcome array{faults: list<array{where: string, what: string}>, added: list<string>, changed: list<string>, same: int}
  */
 final class ImportWorkshop
 {
-    private const TOOL_DETAILS = ['type', 'thread', 'method', 'taper', 'flute_length_mm', 'diameters_mm', 'gauge'];
+    private const TOOL_DETAILS = ['type', 'thread', 'method', 'taper', 'flute_length_mm', 'point_angle_deg', 'diameters_mm', 'gauge',
+        'enters_mm', 'reach_mm'];
 
     public function __construct(
         private readonly WorkshopFaults $faults,
@@ -38,6 +43,7 @@ final class ImportWorkshop
         if ($faults !== []) {
             return ['faults' => $faults, 'added' => [], 'changed' => [], 'same' => 0];
         }
+        /** @var File $file without a fault it has the published shape */
         $outcome = $this->compare($file);
         if ($apply) {
             DB::transaction(fn () => $this->write($file, $by));
@@ -47,7 +53,7 @@ final class ImportWorkshop
     }
 
     /**
-     * @param  array<array-key, mixed>  $file
+     * @param  File  $file
      * @return array{added: list<string>, changed: list<string>, same: int}
      */
     private function compare(array $file): array
@@ -57,11 +63,11 @@ final class ImportWorkshop
         $same = 0;
         foreach (['machines' => 'slug', 'cribs' => 'slug', 'materials' => 'key'] as $list => $key) {
             $known = array_column($now[$list], null, $key);
-            foreach ($file[$list] ?? [] as $entry) {
-                $name = rtrim($list, 's').': '.($entry['name'] ?? $entry[$key]);
-                if (! isset($known[$entry[$key]])) {
+            foreach (array_column($file[$list] ?? [], null, $key) as $called => $entry) {
+                $name = rtrim($list, 's').': '.($entry['name'] ?? $called);
+                if (! isset($known[$called])) {
                     $added[] = $name;
-                } elseif (self::canonical($known[$entry[$key]]) === self::canonical($entry)) {
+                } elseif (self::canonical($known[$called]) === self::canonical($entry)) {
                     $same++;
                 } else {
                     $changed[] = $name;
@@ -92,7 +98,7 @@ final class ImportWorkshop
         return ['added' => $added, 'changed' => $changed, 'same' => $same];
     }
 
-    /** @param  array<array-key, mixed>  $file */
+    /** @param  File  $file */
     private function write(array $file, User $by): void
     {
         foreach ($file['cribs'] ?? [] as $given) {

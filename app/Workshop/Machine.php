@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Support\BootsByName;
+use App\Workshop\Checks\Check;
+use App\Workshop\Checks\CheckKind;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
 use MillStep\Core\Workshop\Speeds;
 
 /**
@@ -27,10 +31,14 @@ use MillStep\Core\Workshop\Speeds;
  * @property array{graduation_mm: float, divisions_per_turn: int, reads_diameter: bool}|null $dial
  * @property array{graduation_mm: float, divisions_per_turn: int, reads_diameter: bool}|null $cross_dial
  * @property int|null $taper
+ * @property 'top'|'bottom'|null $fastest_belt  of its cone pulleys; null for a machine without them, or where nobody said
+ * @property bool|null $reverses  its spindle turns both ways; null where nobody said
  * @property string $language  what its screen speaks until a badge is held to it
  * @property bool $in_service
  * @property string|null $service_note
  * @property Collection<int, Crib> $cribs
+ * @property Check|null $lastRunOut
+ * @property Check|null $lastTram
  * @property Collection<int, Model> $permits  that running it alone takes, all of them: the room of competency says which
  * @property Collection<int, ServiceChange> $services
  *
@@ -43,7 +51,8 @@ final class Machine extends Model
     /** What a workshop file and a machine's form hold of it. */
     public const FIELDS = [
         'name', 'kind', 'speeds_rpm', 'speed_names', 'min_rpm', 'max_rpm', 'speed_change', 'depth_scale',
-        'chuck_max_mm', 'through_bore_mm', 'dial', 'cross_dial', 'taper',
+        'chuck_max_mm', 'through_bore_mm', 'dial', 'cross_dial', 'taper', 'fastest_belt',
+        'reverses',
     ];
 
     protected $table = 'workshop_machines';
@@ -57,6 +66,7 @@ final class Machine extends Model
         return [
             'speeds_rpm' => 'array',
             'speed_names' => 'array',
+            'reverses' => 'boolean',
             'min_rpm' => 'float',
             'max_rpm' => 'float',
             'depth_scale' => 'array',
@@ -98,11 +108,37 @@ final class Machine extends Model
         return $services;
     }
 
+    /** @return HasOne<Check, $this> */
+    public function lastRunOut(): HasOne
+    {
+        return $this->lastCheck(CheckKind::RunOut);
+    }
+
+    /** @return HasOne<Check, $this> */
+    public function lastTram(): HasOne
+    {
+        return $this->lastCheck(CheckKind::Tram);
+    }
+
+    /** @return HasOne<Check, $this> */
+    private function lastCheck(CheckKind $kind): HasOne
+    {
+        $last = $this->hasOne(Check::class);
+        $last->ofMany(['at' => 'max', 'id' => 'max'], static fn (Builder $checks): Builder => $checks->where('kind', $kind->value));
+
+        return $last;
+    }
+
     /** @return array<string, mixed> as the core's plans read it */
     public function spec(): array
     {
         return array_filter(
-            [...$this->only(self::FIELDS), 'in_service' => $this->in_service],
+            [
+                ...$this->only(self::FIELDS),
+                'in_service' => $this->in_service,
+                'run_out_mm' => $this->lastRunOut->found['swing_mm'] ?? null,
+                'slope_ratio' => $this->lastTram->found['slope_ratio'] ?? null,
+            ],
             static fn (mixed $part): bool => $part !== null,
         );
     }

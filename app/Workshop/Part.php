@@ -6,6 +6,9 @@ namespace App\Workshop;
 
 use App\Language\SpeaksLanguages;
 use Illuminate\Database\Eloquent\Model;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Learning\PartMark;
+use MillStep\Core\Learning\PartShape;
 
 /**
  * @property int $id
@@ -38,6 +41,28 @@ final class Part extends Model
     public function hasHole(string $id): bool
     {
         return in_array($id, array_column($this->holes, 'id'), true);
+    }
+
+    /** As bench work needs it; the mark that a lesson is about, where it names one. */
+    public function shape(?string $about): PartShape
+    {
+        return new PartShape(Length::mm($this->thickness_mm), array_map(static fn (array $hole): PartMark => new PartMark(
+            $hole['id'],
+            Length::mm($hole['x_mm']),
+            Length::mm($hole['y_mm']),
+            Length::mm($hole['diameter_mm']),
+        ), $this->holes), $about);
+    }
+
+    /**
+     * The hole that is asked for, or the part's first where it has none of that name.
+     *
+     * @return array{id: string, x_mm: float, y_mm: float, diameter_mm: float, lower_mm: float, upper_mm: float,
+     *     position_tolerance_mm: float}|null
+     */
+    public function mainHole(?string $id): ?array
+    {
+        return $id !== null && $this->hasHole($id) ? $this->hole($id) : $this->holes[0] ?? null;
     }
 
     /**

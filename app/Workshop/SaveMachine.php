@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Support\Given;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
@@ -26,7 +27,7 @@ final class SaveMachine
         return DB::transaction(function () use ($machine, $fields, $given, $cribs, $slug): Machine {
             $machine ??= new Machine([
                 'slug' => $slug ?? UniqueSlug::of(
-                    (string) $fields['name'],
+                    Given::text($fields['name']),
                     'machine',
                     static fn (string $key): bool => Machine::query()->where('slug', $key)->exists(),
                 ),

@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace App\Workshop;
 
+use App\Support\Given;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Measure\Size;
 use MillStep\Core\Reference\StandardCentreDrill;
 use MillStep\Core\Reference\TapType;
 use MillStep\Core\Reference\ThreadTable;
+use MillStep\Core\Workshop\BoringBar;
+use MillStep\Core\Workshop\Holding\Kit;
 
 /** Puts one tool into a crib. What was typed (3/8, #7, M6) is understood by the core and kept by its proper name. */
 final class SaveTool
 {
     /**
      * @param  array{kind: string, size: string, edge?: string|null, type?: string|null, method?: string|null, gauge?: string|null,
-     *     taper?: int|null, flute_length?: string|null, condition?: string|null}  $given
+     *     taper?: int|null, flute_length?: string|null, enters?: string|null, reach?: string|null, condition?: string|null}  $given
      * @param  'mm'|'in'  $units
      *
      * @throws InvalidInput naming `size` or `type`
@@ -32,7 +36,7 @@ final class SaveTool
 
     /**
      * @param  array{kind: string, size: string, edge?: string|null, type?: string|null, method?: string|null, gauge?: string|null,
-     *     taper?: int|null, flute_length?: string|null}  $given
+     *     taper?: int|null, flute_length?: string|null, point_angle?: int|null, enters?: string|null, reach?: string|null}  $given
      * @param  'mm'|'in'  $units
      * @return array{kind: string, designation: string, edge: string, diameter_mm: float|null, details: array<string, mixed>}
      */
@@ -42,16 +46,18 @@ final class SaveTool
         [$designation, $diameter, $details] = match ($given['kind']) {
             'tap' => self::tap($given['size'], $given['type'] ?? ''),
             'centre_drill' => self::centreDrill($given['size']),
+            'holding' => self::holding($given['size'], $given['type'] ?? '', $units),
             'step_drill' => self::stepDrill($given['size'], $units),
+            'boring_bar' => self::boringBar($given, $units),
+            'hole_saw' => self::sized($given['size'], $units, self::lengths($given, ['reach'], $units)),
             'gauge' => ($given['gauge'] ?? 'plug') === 'thread'
                 ? self::threadGauge($given['size'])
                 : self::sized($given['size'], $units, ['gauge' => $given['gauge'] ?? 'plug'], $given['gauge'] ?? 'plug'),
             'reamer' => self::sized($given['size'], $units, ['method' => $given['method'] ?? 'machine'], $given['method'] ?? 'machine'),
             default => self::sized($given['size'], $units, array_filter([
                 'taper' => $given['taper'] ?? null,
-                'flute_length_mm' => ($given['flute_length'] ?? '') === ''
-                    ? null
-                    : Size::length((string) $given['flute_length'], $units)->diameter->inMm(),
+                'point_angle_deg' => isset($given['point_angle']) ? (float) $given['point_angle'] : null,
+                ...self::lengths($given, ['flute_length'], $units),
             ], static fn (mixed $value): bool => $value !== null)),
         };
 
@@ -65,6 +71,54 @@ final class SaveTool
     }
 
     /**
+     * Those of the lengths that were typed, by the name that they are kept under.
+     *
+     * @param  array<string, mixed>  $given
+     * @param  list<string>  $fields
+     * @param  'mm'|'in'  $units
+     * @return array<string, float>
+     *
+     * @throws InvalidInput naming the field
+     */
+    private static function lengths(array $given, array $fields, string $units): array
+    {
+        $lengths = [];
+        foreach ($fields as $field) {
+            $typed = Given::text($given[$field] ?? '');
+            try {
+                if ($typed !== '') {
+                    $lengths["{$field}_mm"] = Size::length($typed, $units)->diameter->inMm();
+                }
+            } catch (InvalidInput $fault) {
+                throw InvalidInput::named($field, $fault->says);
+            }
+        }
+
+        return $lengths;
+    }
+
+    /**
+     * With the smallest hole that it enters and how far it stands out, where somebody said.
+     *
+     * @param  array{size: string, enters?: string|null, reach?: string|null}  $given
+     * @param  'mm'|'in'  $units
+     * @return array{string, float, array<string, mixed>}
+     *
+     * @throws InvalidInput naming `size`, `enters` or `reach`
+     */
+    private static function boringBar(array $given, string $units): array
+    {
+        [$name, $thick, $details] = self::sized($given['size'], $units, self::lengths($given, ['enters', 'reach'], $units));
+        try {
+            BoringBar::fromFields(Fields::of(['bar_mm' => $thick, ...$details]));
+        } catch (InvalidInput $fault) {
+            throw InvalidInput::named('enters', $fault->says);
+        }
+
+        return [$name, $thick, $details];
+    }
+
+    /**
      * @param  'mm'|'in'  $units
      * @param  array<string, mixed>  $details
      * @return array{string, float, array<string, mixed>}
@@ -74,6 +128,28 @@ final class SaveTool
         $size = self::size($typed, $units);
 
         return [trim($size->designation.' '.$suffix), $size->diameter->inMm(), $details];
+    }
+
+    /**
+     * With the widest work that it takes.
+     *
+     * @param  'mm'|'in'  $units
+     * @return array{string, float, array<string, mixed>}
+     *
+     * @throws InvalidInput naming `size` or `type`
+     */
+    private static function holding(string $typed, string $piece, string $units): array
+    {
+        if (! in_array($piece, Kit::PIECES, true)) {
+            throw InvalidInput::at('type', 'workshop.which_holding', ['known' => Kit::PIECES]);
+        }
+        try {
+            $size = Size::length($typed, $units);
+        } catch (InvalidInput $fault) {
+            throw InvalidInput::named('size', $fault->says);
+        }
+
+        return [trim("$size->designation ".str_replace('_', ' ', $piece)), $size->diameter->inMm(), ['type' => $piece]];
     }
 
     /** @return array{string, float, array<string, mixed>} */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Language\Speech;
+use App\Support\Given;
 use MillStep\Core\Border\Message;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Errors\ValidationError;
@@ -32,7 +33,8 @@ final readonly class SchemaFaults
      */
     public function of(array $document): array
     {
-        $schema = json_decode((string) file_get_contents($this->path));
+        $schema = json_decode((string) file_get_contents($this->path), false, 64, JSON_THROW_ON_ERROR);
+        assert(is_object($schema));
         $error = (new Validator(null, self::MOST, false))->validate(Helper::toJSON($document), $schema)->error();
         if ($error === null) {
             return [];
@@ -56,23 +58,25 @@ final readonly class SchemaFaults
             ? (string) json_encode($given, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES)
             : Message::of('fault.file.what_stands_here');
         $schema = $fault->schema()->info()->data();
-        $known = is_object($schema) ? array_keys(get_object_vars($schema->properties ?? (object) [])) : [];
+        $schema = is_object($schema) ? get_object_vars($schema) : [];
+        $known = array_keys(is_object($schema['properties'] ?? null) ? get_object_vars($schema['properties']) : []);
         $args = $fault->args();
+        $number = static fn (string $key): float|int => is_int($args[$key] ?? null) ? $args[$key] : Given::number($args[$key] ?? null);
         $plain = static fn (mixed $value): string => (string) json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES);
 
         return match ($fault->keyword()) {
-            'additionalProperties' => self::unknown(array_values(array_diff($args['properties'], $known)), $known),
-            'required' => Message::of('fault.file.missing', ['names' => array_values($args['missing'])]),
+            'additionalProperties' => self::unknown(array_values(array_diff(Given::texts($args['properties'] ?? null), $known)), $known),
+            'required' => Message::of('fault.file.missing', ['names' => Given::texts($args['missing'] ?? null)]),
             'enum' => Message::of('fault.file.none_of',
-                ['said' => $said, 'choices' => array_values(array_map($plain, $schema->enum ?? []))]),
+                ['said' => $said, 'choices' => array_values(array_map($plain, is_array($schema['enum'] ?? null) ? $schema['enum'] : []))]),
             'const' => Message::of('fault.file.has_to_be', ['said' => $said, 'wanted' => $plain($args['const'])]),
             'type' => Message::of('fault.file.type', [
-                'said' => $said, 'type' => (string) $args['type'], 'wanted' => array_values((array) $args['expected']),
+                'said' => $said, 'type' => Given::text($args['type'] ?? null), 'wanted' => Given::texts((array) ($args['expected'] ?? [])),
             ]),
-            'minimum' => Message::of('fault.file.at_least', ['said' => $said, 'least' => $args['min']]),
-            'exclusiveMinimum' => Message::of('fault.file.more_than', ['said' => $said, 'least' => $args['min']]),
-            'maximum' => Message::of('fault.file.at_most', ['said' => $said, 'most' => $args['max']]),
-            'pattern' => Message::of('fault.file.pattern', ['said' => $said, 'pattern' => (string) $args['pattern']]),
+            'minimum' => Message::of('fault.file.at_least', ['said' => $said, 'least' => $number('min')]),
+            'exclusiveMinimum' => Message::of('fault.file.more_than', ['said' => $said, 'least' => $number('min')]),
+            'maximum' => Message::of('fault.file.at_most', ['said' => $said, 'most' => $number('max')]),
+            'pattern' => Message::of('fault.file.pattern', ['said' => $said, 'pattern' => Given::text($args['pattern'] ?? null)]),
             default => Message::of('fault.file.keyword', ['said' => $said, 'keyword' => $fault->keyword()]),
         };
     }

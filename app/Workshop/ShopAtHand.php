@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Policy\Policy;
+use App\Support\Given;
 use Illuminate\Support\Collection;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
@@ -45,7 +46,7 @@ final class ShopAtHand
 
     public function machine(string $slug): ?Machine
     {
-        $this->machines ??= Machine::query()->with('cribs')->get()->keyBy('slug')->toBase();
+        $this->machines ??= Machine::query()->with(['cribs', 'lastRunOut', 'lastTram'])->get()->keyBy('slug')->toBase();
 
         return $this->machines->get($slug);
     }
@@ -58,7 +59,7 @@ final class ShopAtHand
      */
     public function cribsFor(Machine $machine, array $chosen): array
     {
-        $wanted = $chosen === [] ? $machine->cribs->pluck('slug')->all() : $chosen;
+        $wanted = $chosen === [] ? Given::texts($machine->cribs->pluck('slug')->all()) : $chosen;
 
         return array_values($this->cribs()->keys()->intersect($wanted)->all());
     }

@@ -6,22 +6,30 @@ namespace App\Workshop;
 
 use Illuminate\Support\Collection;
 
-/** Several cribs laid together, as the core's plans read them: only tools that are fit to use. */
+/** Several cribs laid together, as the core's plans read them: tools that are fit to use, and which drills lie aside. */
 final readonly class ToolsAtHand
 {
-    /** @param  Collection<int, Tool>  $tools */
-    private function __construct(private Collection $tools)
+    /**
+     * @param  Collection<int, Tool>  $tools  fit to use
+     * @param  Collection<int, Tool>  $aside  drills that are not
+     * @param  bool  $saysHolding  whether the cribs list what there is to hold with, be it fit or not
+     */
+    private function __construct(private Collection $tools, private Collection $aside, private bool $saysHolding)
     {
     }
 
-    /** @param  iterable<Crib>  $cribs  with their tools */
+    /** @param  iterable<array-key, Crib>  $cribs  with their tools */
     public static function of(iterable $cribs): self
     {
+        [$fit, $aside] = collect($cribs)
+            ->flatMap(static fn (Crib $crib): Collection => $crib->tools->toBase())
+            ->values()
+            ->partition(static fn (Tool $tool): bool => $tool->fit());
+
         return new self(
-            collect($cribs)
-                ->flatMap(static fn (Crib $crib): Collection => $crib->tools->toBase())
-                ->filter(static fn (Tool $tool): bool => $tool->fit())
-                ->values(),
+            $fit->values(),
+            $aside->where('kind', 'drill')->values(),
+            $fit->concat($aside)->contains('kind', 'holding'),
         );
     }
 
@@ -44,8 +52,12 @@ final readonly class ToolsAtHand
                 'designation' => $tool->designation,
                 'diameter_mm' => $tool->diameter(),
                 'edge' => $tool->edge,
-                ...array_intersect_key($tool->details, ['taper' => 0, 'flute_length_mm' => 0]),
+                ...array_intersect_key($tool->details, ['taper' => 0, 'flute_length_mm' => 0, 'point_angle_deg' => 0]),
             ]),
+            'aside' => array_values($this->aside->map(static fn (Tool $tool): array => [
+                'designation' => $tool->designation, 'diameter_mm' => $tool->diameter(), 'edge' => $tool->edge,
+                'condition' => $tool->condition,
+            ])->all()),
             'step_drills' => $this->each(
                 'step_drill',
                 static fn (Tool $tool): array => ['diameters_mm' => $tool->details['diameters_mm'] ?? []],
@@ -58,7 +70,22 @@ final readonly class ToolsAtHand
                 'reamer',
                 static fn (Tool $tool): array => ['diameter_mm' => $tool->diameter(), 'method' => $tool->details['method'] ?? 'hand'],
             ),
+            // As with what holds: who lists no bars has said nothing about them.
+            ...($this->tools->contains('kind', 'boring_bar') ? ['boring_bars' => $this->each(
+                'boring_bar',
+                static fn (Tool $tool): array => [
+                    'bar_mm' => $tool->diameter(), ...array_intersect_key($tool->details, ['enters_mm' => 0, 'reach_mm' => 0]),
+                ],
+            )] : []),
+            'hole_saws' => $this->each('hole_saw', static fn (Tool $tool): array => [
+                'diameter_mm' => $tool->diameter(), ...array_intersect_key($tool->details, ['reach_mm' => 0]),
+            ]),
             'centre_drills' => $this->each('centre_drill', static fn (Tool $tool): array => ['size' => $tool->designation]),
+            // A crib that has nothing to hold with says nothing about it: vices stand on the machines.
+            ...($this->saysHolding ? ['holdings' => $this->each(
+                'holding',
+                static fn (Tool $tool): array => ['piece' => $tool->details['type'] ?? 'vice', 'takes_mm' => $tool->diameter()],
+            )] : []),
             'gauges' => $this->each(
                 'gauge',
                 static fn (Tool $tool): array => [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Language\Speech;
+use App\Support\Given;
 use Illuminate\Support\Arr;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
@@ -15,7 +16,11 @@ use MillStep\Core\Reference\TapType;
 use MillStep\Core\Reference\ThreadTable;
 use MillStep\Core\Workshop\Material;
 
-/** Everything that is wrong with a workshop file, each with its place: its shape, and what the sound parts of it say. */
+/**
+ * Everything that is wrong with a workshop file, each with its place: its shape, and what the sound parts of it say.
+ *
+ * @phpstan-import-type File from WorkshopFile
+ */
 final class WorkshopFaults
 {
     /**
@@ -43,7 +48,7 @@ final class WorkshopFaults
      *
      * @param  array<array-key, mixed>  $file
      * @param  list<string>  $places
-     * @return array<array-key, mixed>
+     * @return File
      */
     private static function sound(array $file, array $places): array
     {
@@ -61,6 +66,7 @@ final class WorkshopFaults
             };
         }
 
+        /** @var File $file what is left has the published shape */
         return $file;
     }
 
@@ -81,7 +87,7 @@ final class WorkshopFaults
     }
 
     /**
-     * @param  array<array-key, mixed>  $file
+     * @param  File  $file
      * @param  list<string>  $cribs  what cribs the file names, sound or not
      * @return list<array{where: string, what: string}>
      */
@@ -96,7 +102,7 @@ final class WorkshopFaults
                 }
             }
         }
-        $known = [...$cribs, ...Crib::query()->pluck('slug')->all()];
+        $known = [...$cribs, ...Given::texts(Crib::query()->pluck('slug')->all())];
         foreach ($file['machines'] ?? [] as $index => $machine) {
             foreach (array_diff($machine['cribs'] ?? [], $known) as $crib) {
                 $faults[] = [
@@ -110,7 +116,7 @@ final class WorkshopFaults
     }
 
     /**
-     * @param  array<array-key, mixed>  $file
+     * @param  File  $file
      * @return list<array{where: string, what: string}>
      */
     private function ofMachines(array $file): array
@@ -128,7 +134,7 @@ final class WorkshopFaults
     }
 
     /**
-     * @param  array<array-key, mixed>  $file
+     * @param  File  $file
      * @return list<array{where: string, what: string}>
      */
     private function ofTools(array $file): array
@@ -150,8 +156,14 @@ final class WorkshopFaults
                     $faults[] = ['where' => "$where/type",
                         'what' => Speech::say('core.workshop.which_tap', ['known' => array_keys(TapType::all())])];
                 }
-                if (in_array($tool['kind'], ['drill', 'reamer', 'parallel'], true) && ! isset($tool['diameter_mm'])) {
+                $sized = in_array($tool['kind'], ['drill', 'reamer', 'parallel', 'boring_bar', 'hole_saw'], true);
+                if ($sized && ! isset($tool['diameter_mm'])) {
                     $faults[] = ['where' => $where, 'what' => Speech::say('fault.file.needs_diameter', ['kind' => $tool['kind']])];
+                }
+                if ($tool['kind'] === 'boring_bar' && ($tool['enters_mm'] ?? INF) <= ($tool['diameter_mm'] ?? 0)) {
+                    $faults[] = [
+                        'where' => "$where/enters_mm", 'what' => Speech::say('core.workshop.bar_fills_hole'),
+                    ];
                 }
                 try {
                     isset($tool['thread']) && ThreadTable::shipped()->get($tool['thread']);
@@ -165,7 +177,7 @@ final class WorkshopFaults
     }
 
     /**
-     * @param  array<array-key, mixed>  $file
+     * @param  File  $file
      * @return list<array{where: string, what: string}>
      */
     private function ofMaterials(array $file): array
@@ -183,7 +195,7 @@ final class WorkshopFaults
     }
 
     /**
-     * @param  array<array-key, mixed>  $file
+     * @param  File  $file
      * @return list<array{where: string, what: string}>
      */
     private function ofPolicy(array $file): array

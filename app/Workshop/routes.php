@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Workshop\Http\BarController;
+use App\Workshop\Http\CheckController;
 use App\Workshop\Http\CribController;
 use App\Workshop\Http\FileController;
 use App\Workshop\Http\MachineController;
@@ -16,10 +17,13 @@ Route::middleware('auth')->group(function (): void {
     Route::get('machines', [MachineController::class, 'index']);
     Route::get('materials', [MaterialController::class, 'index']);
     Route::get('cribs', [CribController::class, 'index']);
+    Route::post('checks/{kind}', [CheckController::class, 'compute']);
     Route::get('policy', [PolicyController::class, 'show']);
 
     Route::middleware('can:teach')->group(function (): void {
         Route::post('machines/{machine}/service', [MachineController::class, 'service']);
+        Route::get('checks/{kind}', [CheckController::class, 'index']);
+        Route::put('checks/{kind}/{key}', [CheckController::class, 'store']);
         Route::post('cribs', [CribController::class, 'store']);
         Route::put('cribs/{crib}', [CribController::class, 'update']);
         Route::post('cribs/{crib}/sets', [CribController::class, 'addSet']);

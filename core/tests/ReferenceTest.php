@@ -36,12 +36,12 @@ it('loads every shipped table, each of its rows checked', function (callable $lo
     'feeds' => [fn (): array => array_merge(...array_values(MillStep\Core\Planning\Cutting\FeedTable::bands())), 63],
     'limits' => [fn (): array => array_merge(...array_values(MillStep\Core\Measure\FitTable::bands())), 42],
     'tapers' => [fn (): array => MillStep\Core\Reference\MorseTaper::drills(), 7],
-    'taps' => [fn (): array => MillStep\Core\Reference\TapType::all(), 6],
+    'taps' => [fn (): array => MillStep\Core\Reference\TapType::all(), 7],
     'centre drills' => [fn (): array => MillStep\Core\Reference\StandardCentreDrill::all(), 20],
     'holding' => [fn (): array => MillStep\Core\Workshop\Holding\Workholding::all(), 16],
     'reamers by machine' => [fn (): array => MillStep\Core\Planning\Ream\ReamAllowance::shipped('machine'), 5],
     'reamers by hand' => [fn (): array => MillStep\Core\Planning\Ream\ReamAllowance::shipped('hand'), 5],
-    'doubts' => [fn (): array => MillStep\Core\Reference\Uncertainty::marks(), 63],
+    'doubts' => [fn (): array => MillStep\Core\Reference\Uncertainty::marks(), 66],
 ]);
 
 it('names only rows and columns that the tables have', function (): void {

@@ -1,6 +1,7 @@
 import { createRouter, createWebHistory } from 'vue-router';
+import type { Schemas } from './api/client';
 import { queryClient } from './api/queries';
-import { meQuery, type Role } from './api/useMe';
+import { askMe, meQuery, type Role } from './api/useMe';
 
 declare module 'vue-router' {
   interface RouteMeta {
@@ -69,8 +70,8 @@ export const router = createRouter({
       props: true,
     },
     { path: '/lessons/:code', name: 'lesson', component: () => import('./learning/LessonPage.vue'), props: true },
-    { path: '/checks/:code', name: 'check', component: () => import('./learning/CheckPage.vue'), props: true },
-    { path: '/papers/:id', name: 'paper', component: () => import('./learning/PaperPage.vue'), props: true },
+    { path: '/checks/:code', name: 'check', component: () => import('./learning/check/CheckPage.vue'), props: true },
+    { path: '/papers/:id', name: 'paper', component: () => import('./learning/check/PaperPage.vue'), props: true },
     {
       path: '/logbook',
       name: 'logbook',
@@ -83,6 +84,23 @@ export const router = createRouter({
       path: '/planner/:kind(hole|layout|lathe)',
       name: 'new-plan',
       component: () => import('./planning/NewPlanPage.vue'),
+      props: true,
+    },
+    {
+      path: '/planner/drill-point',
+      name: 'drill-point',
+      component: () => import('./planning/checks/DrillPointPage.vue'),
+    },
+    {
+      path: '/planner/checks/:kind(pin_place|pin_size|run_out_check|tram_check|tailstock_check|taper_fit_check)',
+      name: 'check-by-gauge',
+      component: () => import('./planning/checks/CheckPage.vue'),
+      props: true,
+    },
+    {
+      path: '/planner/wall/:chart(speeds|tap_drills|sizes|reaming|seats|chips)?',
+      name: 'wall-charts',
+      component: () => import('./planning/wall/WallChartPage.vue'),
       props: true,
     },
     { path: '/planner/plans/:id', name: 'plan', component: () => import('./planning/saved/PlanPage.vue'), props: true },
@@ -159,7 +177,8 @@ export const router = createRouter({
 
 router.beforeEach(async (to) => {
   if (to.meta.guest) return true;
-  const me = await queryClient.fetchQuery(meQuery).catch(() => null);
+  // A server that is away does not make a stranger of whoever works here.
+  const me = await askMe().catch(() => queryClient.getQueryData<Schemas['Me']>(meQuery.queryKey));
   // Nobody leads this shop yet: whoever started it begins.
   if (me?.first_run) return { name: 'first' };
   if (!me?.person) return { name: 'sign-in', query: { next: to.fullPath } };

@@ -51,7 +51,7 @@ function uuid7(): string
 }
 
 /**
- * @param  array<string, mixed>|null  $body  null: a question
+ * @param  array<array-key, mixed>|null  $body  null: a question
  * @return array{int, mixed} status, 0 when there was no answer within three seconds, and the decoded body
  */
 function ask(string $url, string $token, ?array $body): array
@@ -78,39 +78,56 @@ function ask(string $url, string $token, ?array $body): array
     $whole = feof($stream);
     $headers = stream_get_meta_data($stream)['wrapper_data'] ?? [];
     fclose($stream);
-    $status = preg_match('#^HTTP/\S+ (\d{3})#', (string) ($headers[0] ?? ''), $found) === 1 ? (int) $found[1] : 0;
+    $status = preg_match('#^HTTP/\S+ (\d{3})#', text(is_array($headers) ? $headers[0] ?? null : null), $found) === 1 ? (int) $found[1] : 0;
 
     return $whole ? [$status, json_decode($text, true)] : [0, null];
 }
 
-/** @param  mixed  $answer  believed, or null */
-function show(mixed $answer, bool $on): void
+function text(mixed $value): string
 {
-    $word = match (is_array($answer) ? ($answer['event'] ?? null) : null) {
-        'decision' => WORDS[$answer['decision']] ?? 'No',
-        'asks' => 'No: say what is to be made ('.implode(', ', $answer['asks']).')',
-        'in_use' => 'In use by '.$answer['holder'],
+    return is_scalar($value) ? (string) $value : '';
+}
+
+/** The texts of a list, one behind the other. */
+function texts(mixed $values): string
+{
+    return implode(', ', is_array($values) ? array_map(text(...), $values) : []);
+}
+
+/** @param  array<array-key, mixed>|null  $answer  believed, or null */
+function show(?array $answer, bool $on): void
+{
+    $word = match ($answer['event'] ?? null) {
+        'decision' => WORDS[text($answer['decision'] ?? null)] ?? 'No',
+        'asks' => 'No: say what is to be made ('.texts($answer['asks'] ?? null).')',
+        'in_use' => 'In use by '.text($answer['holder'] ?? null),
         'present' => 'On the floor',
         'finished' => 'Finished',
         default => 'No: the gate did not answer',
     };
-    $reasons = is_array($answer) ? (array) ($answer['reasons'] ?? []) : [];
-    $person = is_array($answer) && isset($answer['person']) ? ': '.$answer['person'] : '';
-    printf("%s%s%s\n    interlock %s\n", $word, $person, $reasons === [] ? '' : '  ('.implode(', ', $reasons).')', $on ? 'ON' : 'off');
+    $reasons = texts($answer['reasons'] ?? null);
+    $person = isset($answer['person']) ? ': '.text($answer['person']) : '';
+    printf("%s%s%s\n    interlock %s\n", $word, $person, $reasons === '' ? '' : "  ($reasons)", $on ? 'ON' : 'off');
+}
+
+/**
+ * @param  array<array-key, mixed>  $body
+ * @return array<array-key, mixed>|null the believed answer, or null
+ */
+function post_read(string $url, string $token, Interlock $interlock, array $body): ?array
+{
+    $askedAt = microtime(true);
+    [$status, $answer] = ask("$url/api/gate/reads", $token, $body);
+    if ($interlock->hear($status, $answer, ['id' => text($body['id'])], $askedAt)) {
+        return is_array($answer) ? $answer : null;
+    }
+
+    return $status >= 400 && $status < 500 ? ['refused' => is_array($answer) ? text($answer['message'] ?? null) : ''] : null;
 }
 
 $interlock = new Interlock;
 
-/** @return mixed the believed answer, or null */
-$read = static function (array $body) use ($url, $token, $interlock): mixed {
-    $askedAt = microtime(true);
-    [$status, $answer] = ask("$url/api/gate/reads", $token, $body);
-    if ($interlock->hear($status, $answer, ['id' => (string) $body['id']], $askedAt)) {
-        return $answer;
-    }
-
-    return $status >= 400 && $status < 500 ? ['refused' => is_array($answer) ? ($answer['message'] ?? '') : ''] : null;
-};
+$read = static fn (array $body): ?array => post_read($url, $token, $interlock, $body);
 $bodyFor = static fn (string $badge, string $intent): array => [
     'id' => uuid7(), 'intent' => $intent, 'badge' => $badge, 'companion_badge' => $options['companion'] ?? null, 'request' => $request,
 ];
@@ -119,13 +136,14 @@ if (isset($options['once'])) {
     $answer = $read($bodyFor($said('once', ''), $said('intent', 'start')));
     isset($answer['refused']) ? printf(
         "No: %s\n    interlock off\n",
-        $answer['refused'],
+        text($answer['refused']),
     ) : show($answer, $interlock->isOn(microtime(true)));
     exit(0);
 }
 
 echo "Badge reader at $url. Interlock off. Hold a badge to it: type its code.\n";
 $wasOn = false;
+/** @var array{body: array<string, mixed>, since: float}|null $pending */
 $pending = null;
 $nextPoll = 0.0;
 while (true) {
@@ -133,7 +151,7 @@ while (true) {
     if ($pending !== null) {
         $answer = $read($pending['body']);
         if ($answer !== null || $now - $pending['since'] > GIVEN_UP_S) {
-            isset($answer['refused']) ? printf("No: %s\n", $answer['refused']) : show($answer, $interlock->isOn(microtime(true)));
+            isset($answer['refused']) ? printf("No: %s\n", text($answer['refused'])) : show($answer, $interlock->isOn(microtime(true)));
             $pending = null;
         }
     } elseif ($now >= $nextPoll) {

@@ -141,15 +141,20 @@ it('refuses an id that is another learner\'s sheet', function (): void {
 });
 
 it('is put away when it was opened by mistake, and kept', function (): void {
-    $cancel = fn (?string $reason = null) => $this->postJson("/api/assessment/attempts/{$this->attempt}/cancellation", ['reason' => $reason]);
+    $cancel = fn (?string $reason = null) => $this->postJson(
+        "/api/assessment/attempts/{$this->attempt}/cancellation",
+        ['reason' => $reason],
+    );
     put($this, 'eyes', ['result' => 'met'])->assertOk();
     $cancel()->assertConflict()->assertJsonPath('code', 'why_cancelled');
     $cancel('  ')->assertConflict();
-    $cancel('The wrong learner')->assertOk()->assertJsonPath('cancelled_because', 'The wrong learner')->assertJsonPath('concluded_at', null);
+    $cancel('The wrong learner')->assertOk()->assertJsonPath('cancelled_because', 'The wrong learner')
+        ->assertJsonPath('concluded_at', null);
     $cancel('Another reason')->assertOk()->assertJsonPath('cancelled_because', 'The wrong learner');
     put($this, 'eyes', ['result' => 'not_met'])->assertConflict()->assertJsonPath('code', 'cancelled');
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertConflict()->assertJsonPath('code', 'cancelled');
-    expect(SheetAttempt::query()->findOrFail($this->attempt))->marks->toBe(['eyes' => ['result' => 'met']])->cancelled_by->toBe($this->by->id)
+    expect(SheetAttempt::query()->findOrFail($this->attempt))->marks->toBe(['eyes' => ['result' => 'met']])
+        ->cancelled_by->toBe($this->by->id)
         ->and(LedgerEntry::query()->where('type', 'assessment_concluded')->count())->toBe(0)
         ->and($this->getJson('/api/records/today')->json('waiting'))->toBe([]);
     $this->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])

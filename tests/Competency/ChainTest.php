@@ -201,7 +201,8 @@ it('is told who made each change, whatever the way', function (): void {
     $cohort = $this->postJson('/api/people/cohorts', ['name' => 'Evening', 'starts_on' => '2031-01-01'])->assertCreated()->json('id');
     $this->putJson("/api/people/cohorts/$cohort", ['name' => 'Late evening', 'starts_on' => '2031-01-01'])->assertOk();
     $this->postJson('/api/people/everybody', [
-        'name' => 'Ada Example', 'email' => 'ada@millstep.example', 'role' => 'learner', 'language' => 'en', 'cohorts' => [$cohort], 'invite' => true,
+        'name' => 'Ada Example', 'email' => 'ada@millstep.example', 'role' => 'learner',
+        'language' => 'en', 'cohorts' => [$cohort], 'invite' => true,
     ])->assertSuccessful();
     $lines = DB::table('records_audit')->where('id', '>', $since)->get();
     expect($lines->pluck('source')->unique()->sort()->values()->all())->toBe(['people_cohorts', 'people_memberships', 'people_users'])

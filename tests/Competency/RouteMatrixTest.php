@@ -17,10 +17,17 @@ const WHO = [
         'GET people/me/sessions', 'DELETE people/me/sessions/{name}', 'POST people/me/second-factor', 'PUT people/me/second-factor',
         'DELETE people/me/second-factor', 'POST measure/sizes',
         'GET learning/lessons/{code}', 'PUT learning/progress/{progress}/steps/{step}',
+        'PUT learning/progress/{progress}/notes',
+        // The learner's own hold points only.
+        'GET learning/holds/{hold}/openers', 'POST learning/holds/{hold}/opening-here',
         'GET learning/attempts/{attempt}', 'POST learning/attempts/{attempt}/answers',
+        // The learner's own questions only.
+        'POST learning/recalls/{recall}/answer',
         'GET content/plan-choices', 'GET planning/plans', 'GET planning/plans/{plan}', 'PUT planning/plans/{plan}',
         'DELETE planning/plans/{plan}', 'POST planning/plans/{plan}/restoration',
         'GET planning/plans/{first}/compared-with/{second}', 'POST planning/{kind}', 'POST planning/{kind}/answers',
+        'POST planning/drill-point', 'GET planning/charts/{chart}', 'GET planning/charts/{chart}/{format}',
+        'POST workshop/checks/{kind}',
         'POST planning/{kind}/questions', 'POST planning/{kind}/files/{format}',
         'GET workshop/machines', 'GET workshop/cribs', 'GET workshop/materials', 'GET workshop/policy',
         'DELETE practice/entries/{entry}',
@@ -29,9 +36,10 @@ const WHO = [
         'GET records/learners/{learner}',
         'GET competency/learners/{learner}/permits/{permit}/sign-off',
         'GET practice/learners/{learner}/entries',
+        'GET learning/learners/{learner}/memory',
     ],
     'learners' => [
-        'POST learning/checks/{code}/attempts',
+        'POST learning/checks/{code}/attempts', 'POST learning/recalls',
         'POST practice/entries',
         'POST competency/learners/{learner}/permits/{permit}/acknowledgement',
     ],
@@ -50,10 +58,14 @@ const WHO = [
         'POST gate/machines/{machine}/devices', 'PUT gate/presence', 'POST learning/holds/{hold}/open',
         'POST learning/holds/{hold}/return',
         'POST practice/entries/{entry}/decision', 'POST planning/policy-preview',
+        'GET workshop/checks/{kind}', 'PUT workshop/checks/{kind}/{key}',
         'GET workshop/bars', 'POST workshop/bars', 'DELETE workshop/bars/{bar}', 'POST workshop/cribs',
         'PUT workshop/cribs/{crib}', 'POST workshop/cribs/{crib}/sets', 'POST workshop/cribs/{crib}/tools',
         'GET workshop/file', 'POST workshop/machines/{machine}/service', 'PATCH workshop/tools/{tool}',
         'DELETE workshop/tools/{tool}', 'POST workshop/tools/{tool}/restore',
+        'GET learning/checks', 'GET learning/checks/{code}/figures', 'GET learning/cohorts/{cohort}/warm-up',
+        'GET learning/lessons/{code}/bindings', 'PUT learning/lessons/{code}/bindings/{cohort}',
+        'DELETE learning/lessons/{code}/bindings/{cohort}',
     ],
     'the shop lead' => [
         'POST people/everybody', 'PUT people/everybody/{person}', 'POST people/everybody/{person}/invitation',
@@ -118,7 +130,11 @@ function call_route($test, string $route, App\People\User $as, App\People\User $
         '{crib}' => 'metric-half',
         '{tool}' => Tool::query()->value('id'),
         '{bar}' => Bar::query()->value('id'),
-        '{cohort}' => $path === 'people/cohorts/{cohort}'
+        '{cohort}' => in_array(
+            $path,
+            ['people/cohorts/{cohort}', 'learning/lessons/{code}/bindings/{cohort}', 'learning/cohorts/{cohort}/warm-up'],
+            true,
+        )
             ? Cohort::query()->firstOrCreate(['name' => 'Any'], ['starts_on' => now()])->id : null,
         '{material}' => 'mast_alloy',
         '{key}' => 'mast_alloy',

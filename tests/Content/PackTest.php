@@ -10,9 +10,13 @@ use App\Learning\Check;
 use App\Learning\Lesson;
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
+use Illuminate\Support\Arr;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 use Illuminate\Support\Facades\Storage;
+
+// The pack builds on another, whose permit it asks for.
+beforeEach(fn () => all_permits());
 
 /** A copy of the shipped pack, in which files are changed as the test asks. */
 function pack_with(array $changes = []): Pack
@@ -70,7 +74,7 @@ it('takes the shipped pack in as often as one likes, and it is there once', func
     app(TakeIn::class)(pack_with(), null);
     $first = $count();
     app(TakeIn::class)(pack_with(), null);
-    expect($count())->toBe($first)->and($first[0])->toBe(8)->and($first[3])->toBe(1)->and($first[6])->toBe(1);
+    expect($count())->toBe($first)->and($first[0])->toBe(38)->and($first[3])->toBe(12)->and($first[6])->toBe(5);
 });
 
 it('names every fault of every file with its line, and keeps nothing', function (): void {
@@ -119,24 +123,24 @@ it('does not let a check out that draws no paper, or that asks about no lesson',
     $file = 'checks/through-holes.yaml';
     expect(faults(pack_with([$file => swapped('lesson: C1', 'lesson: C99')])))
         ->toContain($file.':'.line_of($file, 'id: held-by-hand').' no_lesson')
-        ->and(faults(pack_with([$file => swapped('draw: {one: 2,', 'draw: {one: 200,')])))->toHaveCount(1)
+        ->and(faults(pack_with([$file => swapped('paper: {questions: 16,', 'paper: {questions: 3,')])))->toHaveCount(1)
         ->and(faults(pack_with([$file => swapped(
             'wait, text: "Clamp it to the table, or wait for the vice.", right: true',
-            'wait, text: "Wait."',
+            'wait, text: "Wait.", reply: "Why?"',
         )])))
         ->toHaveCount(1);
 });
 
 it('lets no words change under a number that stands', function (): void {
-    expect(faults(pack_with(['lessons/A2.md' => swapped('Do it three times.', 'Do it twice.')])))->toBe(['lessons/A2.md:1 version_taken'])
+    expect(faults(pack_with(['lessons/A2.md' => swapped('Three times.', 'Twice.')])))->toBe(['lessons/A2.md:1 version_taken'])
         ->and(faults(pack_with(['checks/through-holes.yaml' => swapped('Hold it with pliers', 'Hold it with tongs')])))
         ->toBe(['checks/through-holes.yaml:'.line_of('checks/through-holes.yaml', 'version:').' version_taken'])
         ->and(faults(pack_with(['lessons/A2.md' => fn (string $text): string => str_replace(
-            ['version: 1', 'Do it three times.'],
-            ['version: 2', 'Do it twice.'],
+            ['version: 2', 'Three times.'],
+            ['version: 3', 'Twice.'],
             $text,
         )])))->toBe([])
-        ->and(Lesson::query()->where('code', 'A2')->pluck('version')->sort()->values()->all())->toBe([1, 2]);
+        ->and(Lesson::query()->where('code', 'A2')->pluck('version')->sort()->values()->all())->toBe([2, 3]);
 });
 
 it('wants a translation to teach and ask the same', function (string $file, string $from, string $to, array $faults): void {
@@ -161,7 +165,12 @@ it('teaches the same steps in Spanish, with no sentence left in English', functi
         app()->setLocale('es');
         $spanish = array_column($lesson->fresh()->steps, null, 'key');
         app()->setLocale('en');
-        expect(array_keys($spanish))->toBe(array_keys($english), $lesson->code);
+        $around = Lesson::query()->findOrFail($lesson->id);
+        app()->setLocale('es');
+        $said = array_filter(Arr::flatten($around->frame), is_string(...));
+        app()->setLocale('en');
+        expect(array_intersect($said, Arr::flatten($around->frame)))->toBe([], $lesson->code)
+            ->and(array_keys($spanish))->toBe(array_keys($english), $lesson->code);
         foreach ($english as $key => $step) {
             expect($spanish[$key]['do'])->not->toBe($step['do'], "$lesson->code $key");
             expect($spanish[$key]['title'])->not->toBe($step['title'], "$lesson->code $key");
@@ -215,6 +224,14 @@ it('stops at prerequisites that lead back to where one began', function (): void
     expect(faults(pack_with(['permits/second.yaml' => $second])))->toBe([])
         ->and(faults(pack_with([
             'permits/second.yaml' => $second,
-            'permits/drill-through-10.yaml' => swapped('prerequisites: []', 'prerequisites: [second]'),
+            'permits/drill-through-10.yaml' => swapped('prerequisites: [bench-marking]', 'prerequisites: [second]'),
         ])))->toHaveCount(1);
 });
+
+it('names what stands in the place of something else', function (string $file, array $swap, string $found): void {
+    expect(implode("\n", faults(pack_with([$file => swapped(...$swap)]))))->toContain($found);
+})->with([
+    'a list for a part' => ['sheets/through-holes.yaml', ['part: foot-plate', 'part: [foot-plate]'], 'no_part'],
+    'a word for a criterion' => ['sheets/through-holes.yaml', ["criteria:\n", "criteria:\n  - eyes\n"], 'sheets/through-holes.yaml'],
+    'a number for a question' => ['checks/through-holes.yaml', ["questions:\n", "questions:\n  - 7\n"], 'checks/through-holes.yaml'],
+]);

@@ -22,6 +22,7 @@ it('tells the lead alone how far the shop has come', function (): void {
 });
 
 it('takes a shipped pack in from the screen, and says what it is in the language that is spoken', function (): void {
+    all_permits();
     $this->actingAs($this->person(Role::Lead, ['language' => 'es']));
     Lesson::query()->where('code', 'A2')->update(['translations' => '{}']);
     $this->postJson('/api/content/packs/none')->assertNotFound();

@@ -3,13 +3,17 @@
 declare(strict_types=1);
 
 use App\Demo\DemoShop;
+use App\People\Role;
 use App\Planning\Plan;
 use App\Planning\PlanKind;
 use App\Workshop\Part;
 use MillStep\Core\Policy\PolicySettings;
 
 /** The scenario's eight parts, planned and saved in the demo. */
-beforeEach(fn () => app(DemoShop::class)->people()); // takes seconds: once for the file
+beforeEach(function (): void {
+    $this->lead = $this->person(Role::Lead);
+    app(DemoShop::class)->plans($this->lead);
+});
 
 /** @return list<array{name: string, kind: PlanKind, answer: array<string, mixed>}> */
 function demo_plans(): array
@@ -25,12 +29,12 @@ function demo_plans(): array
 
 it('holds a plan that can be made for every part, nothing of it has changed since, and there are words for all of it', function (): void {
     $plans = demo_plans();
-    expect($plans)->toHaveCount(13)->and(Plan::query()->distinct()->count('part_id'))->toBe(8)->and(Part::query()->count())->toBe(8);
+    expect($plans)->toHaveCount(15)->and(Plan::query()->distinct()->count('part_id'))->toBe(10)->and(Part::query()->count())->toBe(10);
     foreach ($plans as ['name' => $name, 'kind' => $kind, 'answer' => $answer]) {
         expect($answer[$kind === PlanKind::Layout ? 'layout' : 'plan'])->toMatchArray(['ready' => true, 'missing' => []], $name)
             ->and($answer['drawing'])->not->toBeNull($name);
     }
-    $this->actingAs(App\People\User::query()->where('email', 'lead@millstep.example')->firstOrFail());
+    $this->actingAs($this->lead);
     foreach ($this->getJson('/api/planning/plans')->assertOk()->json() as $entry) {
         expect($this->getJson("/api/planning/plans/{$entry['id']}")->assertOk()->json('since.count') ?? 0)->toBe(0, $entry['name']);
     }

@@ -52,20 +52,33 @@ it('goes off by an answer that it believes and that does not say on, and by one 
     expect($relay->isOn($now + 1))->toBeFalse();
 })->with([[200, ['interlock' => 'off']], [200, ['interlock' => true]], [200, ['interlock' => 'ON']], [503, []]]);
 
+/** A port that the kernel says nobody has; one drawn at random may be the end of somebody else's connection. */
+function free_port(): int
+{
+    $probe = stream_socket_server('tcp://127.0.0.1:0');
+    $name = stream_socket_get_name($probe, false);
+    fclose($probe);
+
+    return (int) substr(strrchr($name, ':'), 1);
+}
+
 /** Runs the reader against a server that the test makes, and gives what it printed. */
 function reader_against(string $server, float $seconds = 6): array
 {
     $script = tempnam(sys_get_temp_dir(), 'gate');
     file_put_contents($script, "<?php\n".$server);
-    $port = 20_000 + random_int(0, 20_000);
+    $port = free_port();
     $web = proc_open(
         [PHP_BINARY, '-S', "127.0.0.1:$port", $script],
         [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']],
         $pipes,
     );
-    for ($try = 0; $try < 100 && @fsockopen('127.0.0.1', $port) === false; $try++) {
+    // Slow on a machine that tests on all its processors; what never comes up would make every refusal below look right.
+    for ($until = microtime(true) + 30; ($up = @fsockopen('127.0.0.1', $port)) === false && microtime(true) < $until;) {
         usleep(20_000);
     }
+    expect($up)->not->toBeFalse();
+    fclose($up);
     $from = microtime(true);
     $reader = proc_open(
         [PHP_BINARY, base_path('stand-ins/badge-reader/reader.php'), '--once', 'X'],
@@ -85,11 +98,15 @@ function reader_against(string $server, float $seconds = 6): array
 }
 
 it('turns on by a proper answer, over the wire', function (): void {
-    [$said] = reader_against('$body = json_decode(file_get_contents("php://input"), true); header("Content-Type: application/json"); '
+    $server = '$body = json_decode(file_get_contents("php://input"), true); header("Content-Type: application/json"); '
         .'http_response_code(201);
         echo json_encode(["id" => $body["id"], "event" => "decision", "decision" => "alone", "reasons" => [],
             "interlock" => $body["intent"] === "start" && $body["request"]["material"] === "mild_steel" ? "on" : "off",
-                "answered_at" => gmdate("Y-m-d\\\\TH:i:s\\\\Z")]);');
+                "answered_at" => gmdate("Y-m-d\\\\TH:i:s\\\\Z")]);';
+    // An answer later than three seconds is none, by the gate's own rule: a machine that is busy with other tests may be late.
+    for ($read = 0, $said = ''; $read < 5 && ($said === '' || str_contains($said, 'did not answer')); $read++) {
+        [$said] = reader_against($server);
+    }
     expect($said)->toContain('Alone')->toContain('interlock ON');
 });
 

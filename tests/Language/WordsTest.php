@@ -35,7 +35,9 @@ function keys_below(string $language, string $place = ''): array
 it('says nothing in the core that a person would read', function (): void {
     // What is wrong with a reference table is said to whoever ships it, by exceptions that stop the program.
     $tables = ['BrokenTable.php', 'Row.php', 'Table.php'];
-    $complaints = '/^(lies (outside|below)|is (no wider|empty)|the (band|column|row)|No (feed|speed|operation|tap|centre)'
+    $complaints = '/^(lies (outside|below|over)|is (no wider|not larger|empty)|the (band|column|row)'
+        .'|No (feed|speed|operation|tap|centre|drawing|hole|scene)'
+        .'|The review (finds|does not find) |, which nobody put in'
         .'|A crib has|mill-step)/';
     $words = array_filter(
         strings_in(base_path('core/src')),
@@ -93,6 +95,10 @@ it('says a sentence with its terms, its plural, its lists and its capital', func
         ->and($en->say(Message::of('setup.finding.lubricant_wrong', [
             'material' => Message::of('workshop.material.copper'), 'wanted' => Message::of('workshop.lubricant.dry'),
         ])))->toBe('Copper (high conductivity) wants dry.')
+        // One that ends in another sentence begins with a capital too.
+        ->and($en->say(Message::of('planning.lacks.holding_by_hand', [
+            'holding' => 'a small vice', 'instead' => Message::of('planning.instead.open_out'),
+        ])))->toStartWith('A small vice: never')
         ->and($en->say('a name'))->toBe('a name')
         ->and($en->say(Message::of('nothing.like_it')))->toBe('nothing.like_it');
 });

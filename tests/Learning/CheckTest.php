@@ -5,15 +5,21 @@ declare(strict_types=1);
 use App\Competency\LedgerEntry;
 use App\Learning\CheckAttempt;
 use App\Policy\Policy;
+use MillStep\Core\Learning\Check\Question\DrawnQuestion;
 
 function rightOnes(CheckAttempt $attempt): array
 {
     $answers = [];
     foreach ($attempt->paper()->questions as $question) {
-        $answers[$question->id] = $question->figure === null ? $question->right : [(string) $question->figure->answer];
+        $answers[$question->id] = $question->rightAnswer();
     }
 
     return $answers;
+}
+
+function aCriticalOne(CheckAttempt $attempt): DrawnQuestion
+{
+    return array_values(array_filter($attempt->paper()->questions, fn ($one): bool => $one->critical && $one->kind === 'one'))[0];
 }
 
 beforeEach(function (): void {
@@ -23,11 +29,11 @@ beforeEach(function (): void {
         ->assertSuccessful();
 });
 
-it('draws thirteen questions of three kinds, all eight critical ones, and keeps the answers to itself', function (): void {
+it('draws sixteen questions of all five kinds, all nine critical ones, and keeps the answers to itself', function (): void {
     $paper = ($this->start)();
-    expect($paper->json('questions'))->toHaveCount(13)
-        ->and(array_unique(array_column($paper->json('questions'), 'kind')))->toHaveCount(3)
-        ->and(array_filter(array_column($paper->json('questions'), 'critical')))->toHaveCount(8)
+    expect($paper->json('questions'))->toHaveCount(16)
+        ->and(array_unique(array_column($paper->json('questions'), 'kind')))->toHaveCount(5)
+        ->and(array_filter(array_column($paper->json('questions'), 'critical')))->toHaveCount(9)
         ->and($paper->json('result'))->toBeNull()
         ->and($paper->getContent())->not->toContain('explanation')->not->toContain('right_answer');
 });
@@ -51,7 +57,7 @@ it('marks, explains, and writes one line into the ledger', function (): void {
 it('fails on a wrong critical answer, and a retake has other figures', function (): void {
     $id = ($this->start)()->json('id');
     $attempt = CheckAttempt::query()->findOrFail($id);
-    $critical = $attempt->paper()->questions[0];
+    $critical = aCriticalOne($attempt);
     $this->postJson("/api/learning/attempts/$id/answers", ['answers' => [...rightOnes($attempt), $critical->id => ['wrong']]])->assertOk()
         ->assertJsonPath('result.passed', false)->assertJsonPath('result.critical_wrong', true);
     $this->travel(11)->minutes();
@@ -71,12 +77,12 @@ it('reads a bare figure in the units in which it was typed', function (string $u
     $attempt = CheckAttempt::query()->findOrFail($id);
     $answers = rightOnes($attempt);
     foreach ($attempt->paper()->questions as $question) {
-        if ($question->figure?->unit === 'mm') {
-            $answers[$question->id] = [number_format($question->figure->answer / 25.4, 4)];
+        if (($question->key->unit ?? null) === 'mm') {
+            $answers[$question->id] = [number_format($question->key->answer / 25.4, 4)];
         }
     }
     // Without a figure in millimetres the paper says nothing about units; with one, bare inches are right only in inches.
-    $asked = array_filter($attempt->paper()->questions, fn ($question) => $question->figure?->unit === 'mm') !== [];
+    $asked = array_filter($attempt->paper()->questions, fn ($question) => ($question->key->unit ?? null) === 'mm') !== [];
     $this->postJson("/api/learning/attempts/$id/answers", ['answers' => $answers, 'units' => $units])->assertOk()
         ->assertJsonPath('result.score_percent', fn ($score) => ((float) $score === 100.0) === ($passes || ! $asked));
 })->with([['in', true], ['mm', false]]);
@@ -117,7 +123,7 @@ it('has no worked figure that a rounding decides, and none outside the permit\'s
 it('gives away nothing of a failed paper that may be drawn again', function (): void {
     $id = ($this->start)()->json('id');
     $attempt = CheckAttempt::query()->findOrFail($id);
-    $wrong = $attempt->paper()->questions[0];
+    $wrong = aCriticalOne($attempt);
     $answer = $this->postJson("/api/learning/attempts/$id/answers", ['answers' => [...rightOnes($attempt), $wrong->id => ['wrong']]])
         ->assertOk();
     $later = fn () => $this->getJson("/api/learning/attempts/$id");
@@ -159,4 +165,69 @@ it('keeps a wait of days, too', function (): void {
     $this->postJson('/api/learning/checks/SC-through-holes/attempts', ['id' => fake_uuid()])->assertConflict();
     $this->travel(23)->hours();
     ($this->start)();
+});
+
+it('answers the wrong choice that was made, also on a paper that failed, in the reader\'s language', function (): void {
+    $this->withHeader('Accept-Language', 'es');
+    $id = ($this->start)()->json('id');
+    $attempt = CheckAttempt::query()->findOrFail($id);
+    $answers = [...rightOnes($attempt), 'held-by-hand' => ['glove']];
+    $line = collect($this->postJson("/api/learning/attempts/$id/answers", ['answers' => $answers])->assertOk()->json('result.lines'))
+        ->firstWhere('id', 'held-by-hand');
+    expect($line['replies'])->toBe(['El guante se engancha y arrastra la mano.'])->and($line['right_answer'])->toBeNull();
+});
+
+it('fails on hazards that were not seen, and says what they were once it is passed', function (): void {
+    $id = ($this->start)()->json('id');
+    $attempt = CheckAttempt::query()->findOrFail($id);
+    $answers = [...rightOnes($attempt), 'hazards-person' => ['oil']];
+    $this->postJson("/api/learning/attempts/$id/answers", ['answers' => $answers])->assertOk()
+        ->assertJsonPath('result.critical_wrong', true);
+    $this->travel(11)->minutes();
+    $again = ($this->start)()->json('id');
+    $passed = $this->postJson("/api/learning/attempts/$again/answers", ['answers' => rightOnes(CheckAttempt::query()->findOrFail($again))]);
+    $line = collect($passed->json('result.lines'))->firstWhere('id', 'hazards-person');
+    expect($line['right_answer']['code'])->toBe('learning.hazards')
+        ->and($line['right_answer']['terms']['sentences'][0]['code'])->toStartWith('setup.finding.');
+});
+
+it('asks others on a retake, as far as there are others', function (): void {
+    $kept = [];
+    foreach (range(1, 3) as $round) {
+        $id = ($this->start)()->json('id');
+        $kept[] = CheckAttempt::query()->findOrFail($id)->paper()->changing();
+        $this->postJson("/api/learning/attempts/$id/answers", ['answers' => []])->assertOk();
+        $this->travel(25)->hours();
+    }
+    expect($kept[0])->not->toEqualCanonicalizing($kept[1])->and($kept[1])->not->toEqualCanonicalizing($kept[2]);
+});
+
+it('does not pass a paper that comes after its time, and says so', function (): void {
+    App\Learning\Check::current('SC-through-holes')->update(['minutes' => 20]);
+    $paper = ($this->start)();
+    $id = $paper->json('id');
+    expect($paper->json('ends_at'))->not->toBeNull()->and($paper->json('check.minutes'))->toBe(20);
+    $answers = rightOnes(CheckAttempt::query()->findOrFail($id));
+    $this->travel(20 * 60 + 61)->seconds();
+    $this->postJson("/api/learning/attempts/$id/answers", ['answers' => $answers])->assertOk()
+        ->assertJsonPath('result.late', true)->assertJsonPath('result.passed', false)->assertJsonPath('result.critical_wrong', false);
+});
+
+it('still shows a paper of an earlier version as it was drawn', function (): void {
+    $question = fn (string $id, bool $critical): array => ['id' => $id, 'kind' => 'one', 'lesson' => 'C1', 'critical' => $critical,
+        'text' => $id, 'explanation' => 'so', 'options' => [['id' => 'a', 'text' => 'A', 'right' => true], ['id' => 'b', 'text' => 'B']]];
+    $old = App\Learning\Check::query()->create(['code' => 'SC-old', 'version' => 1, 'title' => 'Old', 'pass_mark_percent' => 50,
+        'draw' => ['one' => 2],
+        'questions' => [$question('k', true), $question('x', false), $question('y', false), $question('z', false)]]);
+    $attempt = CheckAttempt::query()->create(['id' => fake_uuid(), 'check_id' => $old->id, 'learner_id' => $this->learner->id, 'seed' => 77,
+        'started_at' => now(), 'submitted_at' => now(), 'answers' => ['k' => ['a']],
+        // As it was kept before replies and values were.
+        'result' => ['passed' => false, 'score_percent' => 33.3, 'pass_mark_percent' => 50, 'critical_wrong' => false, 'lines' => [
+            ['id' => 'k', 'right' => true, 'critical' => true, 'lesson' => 'C1', 'right_answer' => 'A', 'explanation' => 'so']]]]);
+    $shown = $this->getJson("/api/learning/attempts/{$attempt->id}")->assertOk();
+    expect($shown->json('result.lines.0.replies'))->toBe([])->and($shown->json('result.late'))->toBeFalse()
+        // What this seed drew before the questions had classes of their own.
+        ->and(array_map(fn ($one): array => array_column($one['choices'], 'id'), $shown->json('questions')))
+        ->toBe([['a', 'b'], ['b', 'a'], ['a', 'b']])
+        ->and(array_column($shown->json('questions'), 'id'))->toBe(['k', 'y', 'z']);
 });

@@ -39,7 +39,7 @@ it('lets nobody decide, mark or sign for a learner of another cohort', function 
     $all = $this->instructor();
     bring($this->other, 2, $all);
     $progress = app(OpenLesson::class)($this->other, Lesson::current('C6'));
-    foreach (['dress', 'pilot-speed', 'hold'] as $step) {
+    foreach (['dress', 'heights', 'pilot-speed', 'fit', 'hold'] as $step) {
         $progress = app(AnswerStep::class)($progress, $step, null);
     }
     $entry = app(LogPractice::class)($this->other, Machine::query()->firstOrFail(), [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\People\Role;
 use App\Policy\Policy;
+use App\Workshop\Machine;
 use Illuminate\Testing\TestResponse;
 
 /** @param  array<string, mixed>  $with */
@@ -125,3 +126,57 @@ it('is for those who are signed in', function (): void {
     auth()->logout();
     want($this)->assertUnauthorized();
 });
+
+it('takes flutes and point from the crib\'s drill, and says which', function (): void {
+    $this->actingAs($this->instructor());
+    $this->postJson('/api/workshop/cribs/metric-half/tools', [
+        'kind' => 'drill', 'size' => '6.1', 'flute_length' => '12', 'point_angle' => 135,
+    ])->assertOk();
+    $answer = want($this, ['purpose' => 'plain', 'size' => '6.1', 'thickness' => '20', 'cribs' => ['metric-half']])->assertOk();
+    expect(steps($answer)['drill']['tool']['code'])->toBe('planning.tool.pointed')
+        ->and(array_column($answer->json('plan.missing'), 'code'))->toContain('planning.lacks.flutes');
+});
+
+it('seats a screw\'s head, and names a head that there is not', function (): void {
+    $answer = want($this, ['purpose' => 'counterbored', 'size' => 'M8', 'thickness' => '20', 'lever' => '80'])->assertOk();
+    expect(steps($answer)['counterbore'])->toMatchArray(['diameter_mm' => 15, 'total_depth_mm' => 8.6])
+        ->and($answer->json('plan.holding'))->toMatchArray(['lever_mm' => 80, 'lever_taken' => false]);
+    $sunk = want($this, ['purpose' => 'countersunk', 'size' => 'M6', 'thickness' => '20', 'head' => 'flat_socket'])->assertOk();
+    expect(steps($sunk)['countersink']['diameter_mm'])->toEqual(13.44);
+    want($this, ['purpose' => 'countersunk', 'size' => 'M2', 'thickness' => '20'])->assertUnprocessable();
+    want($this, ['purpose' => 'countersunk', 'size' => 'M6', 'head' => 'round'])
+        ->assertUnprocessable()->assertJsonValidationErrorFor('head');
+    want($this, ['purpose' => 'counterbored', 'size' => 'M8', 'lever' => str_repeat('8', 40)])
+        ->assertUnprocessable()->assertJsonValidationErrorFor('lever');
+});
+
+it('says nothing in figures of what a hand resists', function (): void {
+    $answer = want($this, ['holding' => 'hand_bare'])->assertOk();
+    expect($answer->json('plan.holding'))->toMatchArray(['verdict' => 'never', 'capacity_nm' => null, 'resisting_force_n' => null]);
+});
+
+it('bores on the lathe with the bars beside it, taps by a spindle that reverses, and seats a washer on a slope', function (): void {
+    $bored = want($this, ['machine' => 'metric-lathe', 'cribs' => [], 'purpose' => 'bored', 'size' => '25', 'thickness' => '30',
+        'work_diameter' => '60'])->assertOk();
+    expect(array_column($bored->json('plan.missing'), 'code'))->toBe([])
+        ->and(steps($bored)['bore']['tool']['terms'])->toMatchArray(['bar_mm' => 12])
+        ->and(steps($bored)['bore']['dial_reading'])->not->toBeNull();
+    Machine::query()->where('slug', 'floor-drill')->update(['in_service' => true]);
+    $tapped = ['machine' => 'floor-drill', 'cribs' => [], 'purpose' => 'tapped', 'size' => 'M6', 'thickness' => '12', 'tapping' => 'power'];
+    expect(steps(want($this, $tapped)->assertOk())['tap']['rpm'])->toBeGreaterThan(180);
+    Machine::query()->where('slug', 'floor-drill')->update(['reverses' => null]);
+    expect(array_column(want($this, $tapped)->json('plan.missing'), 'code'))->toContain('planning.lacks.reversing_spindle');
+    $seat = want($this, ['purpose' => 'spotfaced', 'size' => 'M8', 'thickness' => '20', 'slope' => '3', 'lever' => '100'])->assertOk();
+    expect(steps($seat)['spotface']['total_depth_mm'])->toEqualWithDelta(0.5 + 20 * tan(deg2rad(3)), 1e-9);
+});
+
+it('refuses ways, slopes and widths that nobody has', function (array $with, string $field): void {
+    want($this, $with)->assertUnprocessable()->assertJsonValidationErrorFor($field);
+})->with([
+    [['purpose' => 'tapped', 'size' => 'M6', 'tapping' => 'by magic'], 'tapping'],
+    [['purpose' => 'spotfaced', 'size' => 'M8', 'slope' => '45'], 'slope'],
+    [['purpose' => 'spotfaced', 'size' => 'M8', 'slope' => '-1'], 'slope'],
+    [['purpose' => 'spotfaced', 'size' => 'M8', 'slope' => str_repeat('9', 40)], 'slope'],
+    [['work_width' => 'broad'], 'work_width'],
+    [['work_width' => '0'], 'work_width'],
+]);

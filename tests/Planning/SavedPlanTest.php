@@ -202,7 +202,7 @@ it('reads the shop once for a hundred plans', function (): void {
 
 it('lists what a plan may belong to', function (): void {
     $this->actingAs($this->person());
-    expect($this->getJson('/api/content/plan-choices')->assertOk()->json('parts'))->toHaveCount(8);
+    expect($this->getJson('/api/content/plan-choices')->assertOk()->json('parts'))->toHaveCount(10);
 });
 
 it('lets one broken plan spoil nobody\'s preview, list or page', function (): void {

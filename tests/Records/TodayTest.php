@@ -31,7 +31,7 @@ it('says so when nobody waits', function (): void {
 it('lists a learner at a hold point until the instructor has looked', function (): void {
     bring($this->learner, 2, $this->by);
     $progress = app(OpenLesson::class)($this->learner, Lesson::current('C6'));
-    foreach (['dress', 'pilot-speed', 'hold'] as $step) {
+    foreach (['dress', 'heights', 'pilot-speed', 'fit', 'hold'] as $step) {
         $progress = app(AnswerStep::class)($progress, $step, null);
     }
     expect(($this->waiting)())->toBe(['look']);

@@ -70,7 +70,8 @@ it('writes nothing of what waits no longer, or of somebody who left', function (
 
 it('is asked for by oneself, and written to nobody who does not teach', function (): void {
     [$teacher, , $learner] = aClass($this);
-    $this->actingAs($teacher)->patchJson('/api/people/me', ['mail_when_waiting' => false])->assertOk()->assertJsonPath('mail_when_waiting', false);
+    $this->actingAs($teacher)->patchJson('/api/people/me', ['mail_when_waiting' => false])->assertOk()
+        ->assertJsonPath('mail_when_waiting', false);
     $this->actingAs($learner)->patchJson('/api/people/me', ['mail_when_waiting' => true])->assertOk();
     $this->patchJson('/api/people/me', ['mail_when_waiting' => 'often'])->assertUnprocessable();
     logPractice($this, $learner);

@@ -37,12 +37,17 @@ it('takes tools as they are said, and calls them by their proper names', functio
         ['kind' => 'drill', 'size' => '3/8', 'taper' => 1, 'flute_length' => '100'],
         ['designation' => '3/8', 'diameter_mm' => 9.525, 'taper' => 1, 'flute_length_mm' => 100],
     ],
+    [['kind' => 'drill', 'size' => '6.1', 'point_angle' => 135], ['designation' => '6.1', 'point_angle_deg' => 135]],
     [['kind' => 'tap', 'size' => 'm10', 'type' => 'spiral_point'], ['designation' => 'M10x1.5 spiral point', 'diameter_mm' => 10]],
     [['kind' => 'reamer', 'size' => '5/16', 'method' => 'hand'], ['designation' => '5/16 hand', 'diameter_mm' => 7.9375]],
     [['kind' => 'centre_drill', 'size' => '2.5'], ['designation' => '2.5', 'diameter_mm' => 6.3]],
     [['kind' => 'step_drill', 'size' => '6-12 by 3'], ['designation' => '6-12 by 3', 'diameter_mm' => 12]],
     [['kind' => 'gauge', 'size' => 'M6', 'gauge' => 'thread'], ['designation' => 'M6x1 thread']],
     [['kind' => 'parallel', 'size' => '12.7'], ['designation' => '12.7', 'diameter_mm' => 12.7]],
+    [['kind' => 'tap', 'size' => 'M6', 'type' => 'insert'], ['designation' => 'M6x1 insert', 'diameter_mm' => 6]],
+    [['kind' => 'boring_bar', 'size' => '1/2', 'enters' => '5/8', 'reach' => '3 in'],
+        ['designation' => '1/2', 'diameter_mm' => 12.7, 'enters_mm' => 15.875, 'reach_mm' => 76.2]],
+    [['kind' => 'hole_saw', 'size' => '32', 'reach' => '30'], ['designation' => '32', 'diameter_mm' => 32, 'reach_mm' => 30]],
 ]);
 
 it('puts a fault of a tool beside its field', function (array $tool, string $field): void {
@@ -53,8 +58,14 @@ it('puts a fault of a tool beside its field', function (array $tool, string $fie
     [['kind' => 'tap', 'size' => 'M99', 'type' => 'taper'], 'size'],
     [['kind' => 'centre_drill', 'size' => '7'], 'size'],
     [['kind' => 'step_drill', 'size' => '4 to 20'], 'size'],
+    [['kind' => 'boring_bar', 'size' => '12', 'enters' => '12'], 'enters'],
+    [['kind' => 'boring_bar', 'size' => '12', 'reach' => 'far'], 'reach'],
+    [['kind' => 'hole_saw', 'size' => '32', 'reach' => '-1'], 'reach'],
     [['kind' => 'spoon', 'size' => '4'], 'kind'],
     [['kind' => 'drill', 'size' => '4', 'taper' => 9], 'taper'],
+    [['kind' => 'drill', 'size' => '4', 'point_angle' => 5], 'point_angle'],
+    [['kind' => 'drill', 'size' => '4', 'flute_length' => 'long'], 'flute_length'],
+    [['kind' => 'drill', 'size' => '4', 'flute_length' => '0'], 'flute_length'],
 ]);
 
 it('plans without what is dull or lost', function (): void {
@@ -64,8 +75,11 @@ it('plans without what is dull or lost', function (): void {
         'through' => true,
     ];
     $this->postJson('/api/planning/hole', $want)->assertJson(['plan' => ['ready' => true]]);
-    $this->patchJson("/api/workshop/tools/{$nine->id}", ['condition' => 'dull'])->assertOk();
-    $this->postJson('/api/planning/hole', $want)->assertJson(['plan' => ['ready' => false]]);
+    foreach (['dull', 'regrind', 'worn_out', 'lost'] as $condition) {
+        $this->patchJson("/api/workshop/tools/{$nine->id}", ['condition' => $condition])->assertOk();
+        $plan = $this->postJson('/api/planning/hole', $want)->assertJson(['plan' => ['ready' => false]])->json('plan');
+        expect(json_encode($plan['warnings']))->toContain('planning.warns.only_aside', "planning.condition.{$condition}");
+    }
     $this->patchJson("/api/workshop/tools/{$nine->id}", ['condition' => 'sharpish'])->assertUnprocessable();
     $this->deleteJson("/api/workshop/tools/{$nine->id}")->assertOk();
     // A slip of the finger is taken back, as often as it is sent.
@@ -79,7 +93,7 @@ it('plans without what is dull or lost', function (): void {
 
 it('is read by learners and minded by whoever teaches', function (): void {
     $this->actingAs($this->person());
-    $this->getJson('/api/workshop/cribs')->assertOk()->assertJsonCount(10);
+    $this->getJson('/api/workshop/cribs')->assertOk()->assertJsonCount(13);
     put_in($this, ['kind' => 'drill', 'size' => '4'])->assertForbidden();
     $this->getJson('/api/workshop/bars')->assertForbidden();
 });

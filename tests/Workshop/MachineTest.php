@@ -9,6 +9,7 @@ const PRESS = [
     'name' => 'Second drill press', 'kind' => 'bench_drill_press', 'cribs' => ['metric-half'],
     'speeds' => '300, 600, 1200', 'speed_names' => 'low, middle, high', 'speed_change' => 'stopped_and_isolated',
     'scale_unit' => 'in', 'scale_graduation' => '1/16 in', 'scale_travel' => '3 in', 'chuck_max' => '13',
+    'reverses' => true,
 ];
 
 it('writes a machine down as its form has it, lengths as they are typed', function (): void {
@@ -19,6 +20,7 @@ it('writes a machine down as its form has it, lengths as they are typed', functi
         'speed_names' => ['low', 'middle', 'high'],
         'depth_scale' => ['unit' => 'in', 'graduation_mm' => 1.5875, 'travel_mm' => 76.2],
         'chuck_max_mm' => 13,
+        'reverses' => true,
         'in_service' => true,
     ]);
     // The plan speaks of its very belts and its very scale.
@@ -32,7 +34,7 @@ it('writes a machine down as its form has it, lengths as they are typed', functi
         ->assertOk();
     expect(
         array_column($plan->json('plan.operations'), null, 'kind')['drill'],
-    )->toMatchArray(['rpm' => 600, 'setting' => 'middle', 'scale_reading' => '1/2 in']);
+    )->toMatchArray(['rpm' => 600, 'setting' => 'middle', 'scale_reading' => '7/16 in']);
     $this->postJson('/api/workshop/machines', PRESS)->assertCreated()->assertJson(['slug' => 'second-drill-press-2']);
 });
 

@@ -14,6 +14,8 @@ use Illuminate\Http\Resources\Json\JsonResource;
  * A sheet with its marks and what they come to so far.
  *
  * @mixin SheetAttempt
+ *
+ * @property SheetAttempt $resource
  */
 final class SheetAttemptResource extends JsonResource
 {

@@ -21,14 +21,19 @@ final class SheetController
 {
     public function open(Request $request, OpenSheet $open, #[CurrentUser] User $user): JsonResponse
     {
-        $given = $request->validate([
+        $request->validate([
             'id' => ['required', 'uuid'],
             'sheet' => ['required', 'string', 'exists:assessment_sheets,code'],
             'learner_id' => ['required', 'integer', 'between:1,9007199254740991'],
         ]);
         $learner = User::query()->where('role', Role::Learner)->findOrFail($request->integer('learner_id'));
         Gate::authorize('teach-learner', $learner);
-        $attempt = $open(Sheet::current($given['sheet']), $learner, $user, $given['id']);
+        $attempt = $open(
+            Sheet::current($request->string('sheet')->value()),
+            $learner,
+            $user,
+            $request->string('id')->value(),
+        );
 
         return (new SheetAttemptResource($attempt->load(SheetAttempt::SHOWN)))
             ->response()
@@ -72,6 +77,7 @@ final class SheetController
     public function cancel(Request $request, SheetAttempt $attempt, CancelSheet $cancel, #[CurrentUser] User $user): SheetAttemptResource
     {
         Gate::authorize('teach-learner', $attempt->learner);
+        /** @var array{reason?: string|null} $given */
         $given = $request->validate(['reason' => ['nullable', 'string', 'max:300']]);
 
         return new SheetAttemptResource($cancel($attempt, $user, $given['reason'] ?? null));

@@ -22,8 +22,10 @@ final class AcknowledgementController
         #[CurrentUser] User $user,
     ): JsonResponse {
         abort_unless($user->is($learner), 403);
-        $given = $request->validate(['id' => ['required', 'uuid'], 'statement_version' => ['required', 'integer', 'between:1,1000000']]);
+        $request->validate(['id' => ['required', 'uuid'], 'statement_version' => ['required', 'integer', 'between:1,1000000']]);
 
-        return LedgerReceipt::for($acknowledge($learner, $permit, $request->integer('statement_version'), id: $given['id']));
+        $id = $request->string('id')->value();
+
+        return LedgerReceipt::for($acknowledge($learner, $permit, $request->integer('statement_version'), id: $id));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Competency\Http;
 
 use App\Competency\Permit;
+use App\Support\Given;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -35,10 +36,11 @@ final class PermitResource extends JsonResource
             ],
             'scope' => (object) $this->scope,
             'validity_days' => $this->validity_days,
+            'further' => $this->further ?? false,
             'machine_kinds' => $this->machine_kinds ?? [],
             'machines' => $this->machines->modelKeys(),
             'signers' => $this->signers->modelKeys(),
-            'statement' => (string) $last?->getRawOriginal('body'),
+            'statement' => Given::text($last?->getRawOriginal('body')),
             'statement_version' => $last->version ?? 0,
             'statement_since' => $last?->in_force_from->toIso8601ZuluString(),
             'statement_grace_until' => $last?->grace_until?->toIso8601ZuluString(),

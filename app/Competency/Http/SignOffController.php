@@ -19,8 +19,13 @@ final class SignOffController
         return new JsonResponse($proposal->of($learner, $permit->load('statements'), $user));
     }
 
-    public function store(SignOffRequest $request, User $learner, Permit $permit, SignOffPermit $signOff, #[CurrentUser] User $user): JsonResponse
-    {
+    public function store(
+        SignOffRequest $request,
+        User $learner,
+        Permit $permit,
+        SignOffPermit $signOff,
+        #[CurrentUser] User $user,
+    ): JsonResponse {
         $entry = $signOff(
             $learner,
             $permit,

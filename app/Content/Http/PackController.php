@@ -10,6 +10,7 @@ use App\Language\Sentences;
 use App\People\User;
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
+use App\Support\Given;
 use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -51,10 +52,11 @@ final class PackController
             'title' => $pack->said('title', $language),
             'about' => $pack->said('about', $language),
             'version' => $pack->version(),
+            'needs' => array_map(static fn (string $code): string => $pack->beside($code)->said('title', $language), $pack->needs()),
             'languages' => array_values(array_filter(Sentences::LANGUAGES, $pack->speaks(...))),
             'lessons' => $counts['lessons'], 'checks' => $counts['checks'], 'sheets' => $counts['sheets'], 'permits' => $counts['permits'],
             'taken_version' => $taken?->version,
-            'taken_at' => $taken === null ? null : CarbonImmutable::parse($taken->taken_at)->toIso8601ZuluString(),
+            'taken_at' => $taken === null ? null : CarbonImmutable::parse(Given::text($taken->taken_at))->toIso8601ZuluString(),
             'faults' => [],
         ];
     }

@@ -18,7 +18,8 @@ final class DeviceResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        $expires = $this->tokens->max('expires_at');
+        $last = $this->tokens->max('expires_at');
+        $expires = $last instanceof \DateTimeInterface ? CarbonImmutable::instance($last) : null;
 
         return [
             'id' => $this->id,
@@ -27,10 +28,10 @@ final class DeviceResource extends JsonResource
             'paired_by' => $this->pairedBy?->name,
             'paired_at' => $this->created_at->toIso8601ZuluString(),
             'last_seen_at' => $this->last_seen_at?->toIso8601ZuluString(),
-            'expires_at' => $expires === null ? null : CarbonImmutable::parse($expires)->toIso8601ZuluString(),
+            'expires_at' => $expires?->toIso8601ZuluString(),
             'state' => match (true) {
                 $this->revoked_at !== null => 'revoked',
-                $expires === null || CarbonImmutable::parse($expires)->isPast() => 'expired',
+                $expires === null || $expires->isPast() => 'expired',
                 default => 'paired',
             },
             'may_revoke' => Gate::allows('pair', $this->machine),

@@ -43,6 +43,7 @@ final class ReadResource extends JsonResource
                 'operations' => Scope::OPERATIONS,
             ],
             'scopes' => array_map(static fn (array $scope): object => (object) $scope, $this->scopes),
+            'further' => array_map(static fn (array $scope): object => (object) $scope, $this->further),
             'interlock' => $this->allows() ? 'on' : 'off',
             'read_at' => $this->read_at->toIso8601ZuluString('millisecond'),
             'answered_at' => CarbonImmutable::now()->toIso8601ZuluString('millisecond'),

@@ -6,6 +6,7 @@ namespace App\Gate\Listeners;
 
 use App\Gate\MachineSession;
 use App\Gate\ReviewTurn;
+use App\Support\Given;
 
 /** Whatever may have taken a permission away: every turn that it can touch is decided anew, before the answer goes out. */
 final class ReviewOpenTurns
@@ -17,7 +18,7 @@ final class ReviewOpenTurns
     public function handle(): void
     {
         foreach (MachineSession::query()->whereNull('ended_at')->pluck('machine_id') as $machineId) {
-            $this->review->at((int) $machineId);
+            $this->review->at(Given::whole($machineId));
         }
     }
 }

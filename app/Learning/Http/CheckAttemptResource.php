@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Learning\Http;
 
 use App\Learning\CheckAttempt;
+use App\Support\Given;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
-use MillStep\Core\Learning\DrawnQuestion;
+use MillStep\Core\Learning\Check\Question\DrawnQuestion;
 
 /**
  * A paper, and once it is handed in what came of it. Right answers leave the server only once it is passed: what was
- * wrong in a failed one is drawn again, and the lesson is where the answer stands.
+ * wrong in a failed one is drawn again. What is said to a wrong choice is said at once, and the lesson has the rest.
  *
  * @mixin CheckAttempt
  */
@@ -28,12 +29,15 @@ final class CheckAttemptResource extends JsonResource
                 'code' => $this->check->code,
                 'title' => $this->check->title,
                 'pass_mark_percent' => $this->check->pass_mark_percent,
+                'minutes' => $this->check->minutes,
             ],
             'learner_id' => $this->learner_id,
             'seed' => $this->seed,
             'questions' => array_map(static fn (DrawnQuestion $question): array => $question->forLearner(), $this->paper()->questions),
             'answers' => $this->answers === null ? null : (object) $this->answers,
             'result' => self::shown($this->result),
+            'started_at' => $this->started_at->toIso8601ZuluString(),
+            'ends_at' => $this->endsAt()?->toIso8601ZuluString(),
             'submitted_at' => $this->submitted_at?->toIso8601ZuluString(),
         ];
     }
@@ -44,15 +48,20 @@ final class CheckAttemptResource extends JsonResource
      */
     private static function shown(?array $result): ?array
     {
-        if ($result === null || $result['passed'] === true) {
-            return $result;
+        if ($result === null) {
+            return null;
         }
         /** @var list<array<string, mixed>> $lines */
         $lines = $result['lines'];
+        $hidden = $result['passed'] === true ? [] : ['right_answer' => null, 'explanation' => null, 'answer' => null];
 
         return [
+            // What papers of earlier versions of this program did not keep.
+            'late' => false,
             ...$result,
-            'lines' => array_map(static fn (array $line): array => [...$line, 'right_answer' => null, 'explanation' => null], $lines),
+            'lines' => array_map(static fn (array $line): array => [
+                'replies' => [], 'answer' => null, ...$line, 'values' => (object) Given::fields($line['values'] ?? null), ...$hidden,
+            ], $lines),
         ];
     }
 }

@@ -18,9 +18,9 @@ final class CheckController
     public function start(Request $request, string $code, StartCheck $start, #[CurrentUser] User $user): CheckAttemptResource
     {
         abort_unless($user->learns(), 403);
-        $given = $request->validate(['id' => ['required', 'uuid']]);
+        $request->validate(['id' => ['required', 'uuid']]);
 
-        return new CheckAttemptResource($start($user, Check::current($code), $given['id']));
+        return new CheckAttemptResource($start($user, Check::current($code), $request->string('id')->value()));
     }
 
     public function show(CheckAttempt $attempt): CheckAttemptResource

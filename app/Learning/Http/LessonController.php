@@ -6,11 +6,15 @@ namespace App\Learning\Http;
 
 use App\Learning\AnswerStep;
 use App\Learning\HoldPoint;
+use App\Learning\KeepNotes;
 use App\Learning\Lesson;
+use App\Learning\OpenByPin;
 use App\Learning\OpenLesson;
 use App\Learning\Progress;
 use App\People\User;
+use App\Support\Given;
 use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
@@ -38,6 +42,39 @@ final class LessonController
         $progress = $answer($progress, $step, $given['value'] ?? null, units: $given['units'] ?? null);
 
         return new LessonResource($progress->lesson, $progress);
+    }
+
+    public function notes(Request $request, Progress $progress, KeepNotes $keep, #[CurrentUser] User $user): Response
+    {
+        abort_unless($progress->learner_id === $user->id, 403);
+        $text = ['present', 'nullable', 'string', 'max:4000'];
+        $given = $request->validate(['notes' => $text, 'was' => $text]);
+        $keep($progress, Given::text($given['notes'] ?? ''), Given::text($given['was'] ?? ''));
+
+        return response()->noContent();
+    }
+
+    /** Who may open it on this learner's own device. */
+    public function openers(HoldPoint $hold, OpenByPin $open, #[CurrentUser] User $user): JsonResponse
+    {
+        abort_unless($hold->progress->learner_id === $user->id, 404);
+
+        return new JsonResponse(array_map(
+            static fn (User $each): array => ['id' => $each->id, 'name' => $each->name],
+            array_values($open->openers($hold)->all()),
+        ));
+    }
+
+    public function openHere(Request $request, HoldPoint $hold, OpenByPin $open, #[CurrentUser] User $user): Response
+    {
+        abort_unless($hold->progress->learner_id === $user->id, 404);
+        /** @var array{by: int, pin: string} $given */
+        $given = $request->validate([
+            'by' => ['required', 'integer', 'between:1,9007199254740991'], 'pin' => ['required', 'string', 'max:20'],
+        ]);
+        $open($hold, $given['by'], $given['pin']);
+
+        return response()->noContent();
     }
 
     public function sendBack(Request $request, HoldPoint $hold, AnswerStep $answer, #[CurrentUser] User $user): Response

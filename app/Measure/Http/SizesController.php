@@ -27,7 +27,9 @@ final class SizesController
         $understand = new Understand($given['default_unit'] ?? 'mm');
 
         return new JsonResponse(array_map(
-            static fn (array $size): array => ['text' => $size['text'], 'as' => $size['as'], ...$understand->text($size['text'], $size['as'])],
+            static fn (array $size): array => [
+                'text' => $size['text'], 'as' => $size['as'], ...$understand->text($size['text'], $size['as']),
+            ],
             $given['sizes'],
         ));
     }

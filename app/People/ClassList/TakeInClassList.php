@@ -10,6 +10,7 @@ use App\People\Cohort;
 use App\People\Role;
 use App\People\SavePerson;
 use App\People\User;
+use App\Support\Given;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Border\Message;
@@ -39,7 +40,7 @@ final class TakeInClassList
     public function preview(array $rows): array
     {
         $known = User::query()->with('cohorts')->get();
-        $cohorts = Cohort::query()->pluck('name')->map(static fn (string $name): string => mb_strtolower($name))->flip();
+        $cohorts = Cohort::query()->pluck('name')->map(static fn (mixed $name): string => mb_strtolower(Given::text($name)))->flip();
         $handedOut = $this->badges->known(array_values(array_filter(
             array_map(static fn (Row $row): ?string => $row->badge, $rows),
             static fn (?string $code): bool => $code !== null,
@@ -156,7 +157,7 @@ final class TakeInClassList
      */
     private function changes(Row $row, ?User $person, ?array $badge, array $cohorts): array
     {
-        $in = $person?->cohorts->pluck('name')->map(static fn (string $name): string => mb_strtolower($name))->all() ?? [];
+        $in = $person?->cohorts->pluck('name')->map(static fn (mixed $name): string => mb_strtolower(Given::text($name)))->all() ?? [];
         $changes = [];
         if ($person !== null) {
             foreach (['name' => $row->name, 'email' => $row->email] as $key => $value) {

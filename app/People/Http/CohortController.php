@@ -36,6 +36,7 @@ final class CohortController
     /** @return array<string, mixed> */
     private function given(Request $request, ?Cohort $cohort): array
     {
+        /** @var array<string, mixed> */
         return $request->validate([
             'name' => ['bail', 'required', 'string', 'max:80', Rule::unique('people_cohorts', 'name')->ignore($cohort?->id)],
             'starts_on' => ['bail', 'required', 'string', 'date_format:Y-m-d', 'after:1990-01-01', 'before:2200-01-01'],

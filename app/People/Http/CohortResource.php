@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Http;
 
 use App\People\Cohort;
+use App\Support\Given;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
@@ -21,7 +22,7 @@ final class CohortResource extends JsonResource
             'name' => $this->name,
             'starts_on' => $this->starts_on->format('Y-m-d'),
             'ends_on' => $this->ends_on?->format('Y-m-d'),
-            'members' => (int) $this->getAttribute('members_count'),
+            'members' => Given::whole($this->getAttribute('members_count')),
         ];
     }
 }

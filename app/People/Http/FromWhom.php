@@ -19,7 +19,11 @@ final class FromWhom
 {
     public const HEADER = 'X-Mill-Step-From';
 
-    /** @throws Refusal `another_person`, or `from_missing` when a command does not say */
+    /**
+     * @param  Closure(Request): Response  $next
+     *
+     * @throws Refusal `another_person`, or `from_missing` when a command does not say
+     */
     public function handle(Request $request, Closure $next): Response
     {
         $user = Auth::guard('web')->user();

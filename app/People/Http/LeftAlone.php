@@ -27,7 +27,11 @@ final class LeftAlone
         $request->session()->put(self::TOUCHED, CarbonImmutable::now()->getTimestamp());
     }
 
-    /** @throws AuthenticationException */
+    /**
+     * @param  Closure(Request): Response  $next
+     *
+     * @throws AuthenticationException
+     */
     public function handle(Request $request, Closure $next): Response
     {
         $touched = $request->hasSession() ? $request->session()->get(self::TOUCHED) : null;

@@ -31,13 +31,15 @@ final class MeController
 
     public function update(Request $request, #[CurrentUser] User $user): PersonResource
     {
-        // In a transaction, in which the log of changes is told who.
-        $user->updateOrFail($request->validate([
+        /** @var array<string, mixed> $given */
+        $given = $request->validate([
             'name' => ['sometimes', 'required', 'string', 'max:80'],
             'units' => ['sometimes', 'required', 'in:mm,in'],
             'mail_when_waiting' => ['sometimes', 'required', 'boolean'],
             'language' => ['sometimes', 'required', Rule::in(Sentences::LANGUAGES)],
-        ]));
+        ]);
+        // In a transaction, in which the log of changes is told who.
+        $user->updateOrFail($given);
 
         return new PersonResource($user);
     }

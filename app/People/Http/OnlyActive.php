@@ -14,7 +14,11 @@ use Symfony\Component\HttpFoundation\Response;
 /** Whoever is no longer active here is out at once, not at the end of the session. */
 final class OnlyActive
 {
-    /** @throws AuthenticationException */
+    /**
+     * @param  Closure(Request): Response  $next
+     *
+     * @throws AuthenticationException
+     */
     public function handle(Request $request, Closure $next): Response
     {
         $user = Auth::user();

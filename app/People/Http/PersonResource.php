@@ -13,6 +13,8 @@ use Illuminate\Http\Resources\Json\JsonResource;
  * The signed-in person, as the front end needs them.
  *
  * @mixin User
+ *
+ * @property User $resource
  */
 final class PersonResource extends JsonResource
 {

@@ -18,7 +18,11 @@ final class SecondFactorFirst
     /** What setting it up takes. */
     private const BEFORE = ['api/people/me', 'api/people/me/*', 'api/people/session', 'api/live/*'];
 
-    /** @throws Refusal `second_factor_wanted` */
+    /**
+     * @param  Closure(Request): Response  $next
+     *
+     * @throws Refusal `second_factor_wanted`
+     */
     public function handle(Request $request, Closure $next): Response
     {
         $user = Auth::guard('web')->user();

@@ -8,6 +8,7 @@ use App\People\Http\Requests\SignInRequest;
 use App\People\SecondFactor;
 use App\People\SignIn;
 use App\People\User;
+use App\Support\Given;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -78,10 +79,10 @@ final class SessionController
         $rows = DB::table('people_sessions')->where('user_id', $user->id)->orderByDesc('last_activity')->limit(50)->get();
 
         return new JsonResponse($rows->map(static fn (object $row): array => [
-            'id' => self::name($row->id),
-            'browser' => (string) $row->user_agent,
-            'address' => (string) $row->ip_address,
-            'last_used_at' => CarbonImmutable::createFromTimestampUTC($row->last_activity)->toIso8601ZuluString(),
+            'id' => self::name(Given::text($row->id)),
+            'browser' => Given::text($row->user_agent),
+            'address' => Given::text($row->ip_address),
+            'last_used_at' => CarbonImmutable::createFromTimestampUTC(Given::whole($row->last_activity))->toIso8601ZuluString(),
             'this_one' => $row->id === $request->session()->getId(),
         ])->all());
     }
@@ -90,7 +91,7 @@ final class SessionController
     public function end(Request $request, string $name, #[CurrentUser] User $user): Response
     {
         $mine = DB::table('people_sessions')->where('user_id', $user->id)->where('id', '!=', $request->session()->getId());
-        $ids = $mine->pluck('id')->filter(static fn (string $id): bool => $name === 'others' || self::name($id) === $name);
+        $ids = $mine->pluck('id')->filter(static fn (mixed $id): bool => $name === 'others' || self::name(Given::text($id)) === $name);
         DB::table('people_sessions')->whereIn('id', $ids)->delete();
 
         return response()->noContent();

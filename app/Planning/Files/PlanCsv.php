@@ -7,10 +7,12 @@ namespace App\Planning\Files;
 use App\Language\Sentences;
 use App\Planning\Planned;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Layout\LayoutHole;
 use MillStep\Core\Planning\Layout\LayoutResult;
 use MillStep\Core\Planning\Layout\LayoutSetting;
 use MillStep\Core\Planning\Step\PlanStep;
+use MillStep\Core\Planning\Step\Standing;
 
 /** The table of a plan for a spreadsheet: coordinates of a layout, operations of a sequence. */
 final class PlanCsv
@@ -66,14 +68,19 @@ final class PlanCsv
         return [
             [
                 'step', 'kind', 'tool', 'diameter_mm', 'rpm', 'setting', 'feed_mm_rev', 'total_depth_mm', 'scale_reading',
-                'dial_reading', 'times', 'lubricant', 'time_s', 'why', 'cautions',
+                'dial_reading', 'times', 'lubricant', 'time_s', 'needs', 'why', 'cautions',
             ],
             ...array_map(static fn (PlanStep $step, int $index): array => [
                 (string) ($index + 1), $step->kind, $says->say($step->tool), self::mm($step->diameter), self::number($step->rpm, 0),
                 $says->say($step->setting ?? ''), self::number($step->feedMmRev, 3), self::mm($step->totalDepth),
                 $step->scaleReading ?? '', $says->say($step->dialReading ?? ''),
                 (string) ($step->repeat ?? ''), $says->say($step->lubricant ?? ''), self::number($step->timeS, 0),
-                implode(' ', array_map($says->say(...), $step->why)), implode(' ', array_map($says->say(...), $step->cautions)),
+                implode(' ', array_map($says->say(...), $step->needs)),
+                implode(' ', array_map($says->say(...), $step->why)),
+                implode(' ', array_map($says->say(...), [
+                    ...$step->dangers, ...$step->cautions,
+                    ...array_map(static fn (Standing $always): Message => $always->word(), $step->standing),
+                ])),
             ], $steps, array_keys($steps)),
         ];
     }

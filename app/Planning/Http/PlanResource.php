@@ -9,6 +9,7 @@ use App\People\User;
 use App\Planning\Attachment;
 use App\Planning\Plan;
 use App\Planning\Planned;
+use App\Support\Given;
 use App\Workshop\ShopAtHand;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -42,7 +43,7 @@ final class PlanResource extends JsonResource
             'answer' => $now?->toArray(),
             'fault' => $fault,
             'since' => $now?->result instanceof PlanResult && isset($this->plan->answer['plan'])
-                ? PlanChanges::between($this->plan->answer['plan'], $now->compared())->toArray()
+                ? PlanChanges::between(Given::fields($this->plan->answer['plan']), $now->compared())->toArray()
                 : null,
         ];
     }
@@ -50,13 +51,15 @@ final class PlanResource extends JsonResource
     /** @return array<string, mixed> of the list */
     public static function entry(Plan $plan, User $user): array
     {
+        $heading = Given::fields($plan->answer['heading'] ?? null);
+
         return [
             'id' => $plan->id,
             'name' => $plan->name,
             'kind' => $plan->kind->value,
-            'what' => Message::read($plan->answer['heading']['what'] ?? ''),
-            'machine' => $plan->answer['heading']['machine'] ?? null,
-            'ready' => $plan->answer['plan']['ready'] ?? $plan->answer['layout']['ready'] ?? false,
+            'what' => Message::read($heading['what'] ?? ''),
+            'machine' => $heading['machine'] ?? null,
+            'ready' => Given::fields($plan->answer['plan'] ?? $plan->answer['layout'] ?? null)['ready'] ?? false,
             'part' => $plan->part?->name,
             'owner' => $plan->owner->name,
             'saved_at' => $plan->updated_at->toIso8601ZuluString(),

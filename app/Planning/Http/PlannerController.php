@@ -11,6 +11,7 @@ use App\Planning\Files\PlanCsv;
 use App\Planning\Files\SvgFile;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
+use App\Support\Given;
 use App\Workshop\ShopAtHand;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -35,7 +36,7 @@ final class PlannerController
             'heading' => $planned->heading(),
             'questions' => $questions->all(),
             'operations' => $questions->shown(),
-            'missing' => $planned->toArray()['plan']['missing'],
+            'missing' => Given::fields($planned->toArray()['plan'])['missing'],
         ]);
     }
 
@@ -77,6 +78,6 @@ final class PlannerController
 
     private static function planned(Request $request, PlanKind $kind, User $user): Planned
     {
-        return $kind->wanted()::of($request->validate($kind->wanted()::rules()), $user->units)->plan(new ShopAtHand);
+        return $kind->wanted()::of(Given::fields($request->validate($kind->wanted()::rules())), $user->units)->plan(new ShopAtHand);
     }
 }

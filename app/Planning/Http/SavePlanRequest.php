@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Planning\Http;
 
 use App\Planning\PlanKind;
+use App\Support\Given;
 use App\Workshop\Part;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -36,15 +37,14 @@ final class SavePlanRequest extends FormRequest
         $kind = PlanKind::from($this->string('kind')->value());
         /** @var array<string, mixed> $wanted */
         $wanted = validator($this->array('request'), $kind->wanted()::rules())->validate();
-        $texts = static fn (array $list): array => array_values(array_map(strval(...), $list));
 
         return [
             'name' => $this->string('name')->value(),
             'kind' => $kind,
             'request' => $wanted,
-            'part_id' => $this->filled('part') ? Part::query()->where('slug', $this->string('part')->value())->value('id') : null,
-            'lessons' => $texts($this->array('lessons')),
-            'sheets' => $texts($this->array('sheets')),
+            'part_id' => $this->filled('part') ? Part::query()->where('slug', $this->string('part')->value())->first()?->id : null,
+            'lessons' => Given::texts($this->array('lessons')),
+            'sheets' => Given::texts($this->array('sheets')),
         ];
     }
 }

@@ -6,6 +6,7 @@ namespace App\Planning\Requests;
 
 use App\Language\Speech;
 use App\Measure\LengthInput;
+use App\Support\Given;
 use App\Workshop\Machine;
 use App\Workshop\ShopAtHand;
 use Illuminate\Database\Eloquent\ModelNotFoundException;
@@ -13,6 +14,7 @@ use Illuminate\Validation\ValidationException;
 use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Hole\HoleRequest;
 use MillStep\Core\Planning\Plan\Bench;
+use MillStep\Core\Planning\Thread\Tapping;
 use MillStep\Core\Policy\ShopPolicy;
 
 /** The machine, the cribs, the material and the policy that a sequence is planned for. */
@@ -45,8 +47,8 @@ final readonly class AtMachine
      */
     public static function of(array $request, ShopAtHand $shop): self
     {
-        $machine = $shop->machine((string) $request['machine']) ?? throw (new ModelNotFoundException)->setModel(Machine::class);
-        $cribs = $shop->cribsFor($machine, array_values(array_map(strval(...), $request['cribs'] ?? [])));
+        $machine = $shop->machine(Given::text($request['machine'])) ?? throw (new ModelNotFoundException)->setModel(Machine::class);
+        $cribs = $shop->cribsFor($machine, Given::texts($request['cribs'] ?? null));
         if ($machine->speeds() === null) {
             throw Speech::fault('machine', 'no_speeds', ['machine' => $machine->name]);
         }
@@ -54,7 +56,7 @@ final readonly class AtMachine
             throw Speech::fault('cribs', 'no_drills');
         }
 
-        return new self($shop, $machine, $cribs, (string) $request['material']);
+        return new self($shop, $machine, $cribs, Given::text($request['material']));
     }
 
     /** @param  ShopPolicy|null  $policy  null for the one in force */
@@ -84,6 +86,9 @@ final readonly class AtMachine
             "{$prefix}size" => [$optional ? 'nullable' : 'required', 'string', 'max:20'],
             "{$prefix}fit" => ['nullable', 'string', 'max:5'],
             "{$prefix}reamer" => ['nullable', 'in:hand,machine'],
+            "{$prefix}tapping" => ['nullable', 'in:'.implode(',', array_column(Tapping::cases(), 'value'))],
+            "{$prefix}slope" => ['nullable', 'numeric', 'min:0', 'lt:45'],
+            "{$prefix}head" => ['nullable', 'in:flat_slotted_or_cross,flat_socket,flat_82'],
         ];
     }
 
@@ -99,9 +104,19 @@ final readonly class AtMachine
     {
         $size = $typed->text("{$prefix}size");
         $fit = $typed->text("{$prefix}fit");
-        $purpose = (string) $request["{$prefix}purpose"];
-        if ($purpose === 'tapped' || $purpose === 'clearance') {
-            return ['purpose' => $purpose, $purpose === 'tapped' ? 'thread' : 'fastener' => $size];
+        $purpose = Given::text($request["{$prefix}purpose"]);
+        if (in_array($purpose, ['tapped', 'clearance', 'countersunk', 'counterbored', 'spotfaced'], true)) {
+            $head = $purpose === 'countersunk' ? $typed->text("{$prefix}head") : '';
+            $tapping = $purpose === 'tapped' ? $typed->text("{$prefix}tapping") : '';
+            $slope = $purpose === 'spotfaced' ? $request["{$prefix}slope"] ?? null : null;
+
+            return [
+                'purpose' => $purpose,
+                $purpose === 'tapped' ? 'thread' : 'fastener' => $size,
+                ...($head === '' ? [] : ['head' => $head]),
+                ...($tapping === '' ? [] : ['tapping' => $tapping]),
+                ...(is_numeric($slope) ? ['slope_deg' => (float) $slope] : []),
+            ];
         }
         $hole = $typed->hole("{$prefix}size");
         if ($fit !== '' && $hole->fit !== null && $fit !== $hole->fit) {

@@ -36,6 +36,7 @@ final readonly class HolePlanRequest implements PlanRequest
             'holding' => ['nullable', Rule::in(array_keys(Workholding::all()))],
             'lever' => ['nullable', 'string', 'max:20'],
             'work_diameter' => ['nullable', 'string', 'max:20'],
+            'work_width' => ['nullable', 'string', 'max:20'],
             'overhang' => ['nullable', 'string', 'max:20'],
             'support' => ['nullable', Rule::enum(LatheSupport::class)],
         ];
@@ -51,7 +52,10 @@ final readonly class HolePlanRequest implements PlanRequest
         $at = AtMachine::of($this->request, $shop);
         $through = (bool) $this->request['through'];
         $lengths = array_filter(
-            ['lever_mm' => 'lever', 'work_diameter_mm' => 'work_diameter', 'overhang_mm' => 'overhang'],
+            [
+                'lever_mm' => 'lever', 'work_diameter_mm' => 'work_diameter', 'work_width_mm' => 'work_width',
+                'overhang_mm' => 'overhang',
+            ],
             fn (string $field): bool => $this->typed->text($field) !== '',
         );
         $wanted = HolePlan::on($at->bench($policy), Fields::of([

@@ -7,6 +7,7 @@ namespace App\Planning\Requests;
 use App\Measure\LengthInput;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
+use App\Support\Given;
 use App\Workshop\ShopAtHand;
 use Illuminate\Validation\Rule;
 use MillStep\Core\Border\Fields;
@@ -72,7 +73,7 @@ final readonly class LathePlanRequest implements PlanRequest
                 'part_off' => (bool) $this->request['part_off'],
                 'support_centre' => (bool) $this->request['support_centre'],
             ],
-            'count' => (int) $this->request['count'],
+            'count' => Given::whole($this->request['count']),
             // An allowance may be nothing at all.
             ...array_map($this->typed->coordinate(...), $lengths),
             'support' => $this->typed->text('support') === '' ? 'none' : $this->typed->text('support'),
@@ -103,7 +104,7 @@ final readonly class LathePlanRequest implements PlanRequest
 
     private function bars(PlanResult $result, ShopAtHand $shop): ?ClassBars
     {
-        $learners = (int) ($this->request['learners'] ?? 0);
+        $learners = Given::whole($this->request['learners'] ?? 0);
         $blank = $result->batch['blank_mm'] ?? null;
         if ($learners === 0 || ! is_float($blank)) {
             return null;
@@ -113,7 +114,7 @@ final readonly class LathePlanRequest implements PlanRequest
             Length::mm($blank),
             $learners,
             Length::mm($this->typed->lengthOrNull('kerf') ?? 2.0),
-            $shop->bars((string) $this->request['material'], $this->typed->length('bar')),
+            $shop->bars(Given::text($this->request['material']), $this->typed->length('bar')),
         );
     }
 

@@ -8,6 +8,7 @@ use App\Language\Speech;
 use App\Measure\LengthInput;
 use App\Planning\PlanKind;
 use App\Planning\Planned;
+use App\Support\Given;
 use App\Workshop\ShopAtHand;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -55,7 +56,7 @@ final readonly class LayoutPlanRequest implements PlanRequest
 
     public function plan(ShopAtHand $shop, ?ShopPolicy $policy = null): Planned
     {
-        $pattern = (string) $this->request['pattern'];
+        $pattern = Given::text($this->request['pattern']);
         $parallels = $this->typed->text('crib') === '' ? [] : $shop->tools([$this->typed->text('crib')])->parallels();
         $wanted = LayoutPlan::fromFields(Fields::of([
             'plate' => ['length_mm' => $this->typed->length('length'), 'width_mm' => $this->typed->length('width')],
@@ -102,7 +103,7 @@ final readonly class LayoutPlanRequest implements PlanRequest
                         fn (string $field): bool => $this->typed->text($field) !== '',
                     ),
                 ),
-                'start_deg' => (float) ($this->request['start_deg'] ?? 0), 'middle' => (bool) ($this->request['middle'] ?? false),
+                'start_deg' => Given::number($this->request['start_deg'] ?? 0), 'middle' => (bool) ($this->request['middle'] ?? false),
             ],
             'rectangle' => [
                 'mode' => $byPitch ? 'from_centre' : 'fit_count',

@@ -19,6 +19,7 @@ final class EntryResource extends JsonResource
         return [
             'id' => $this->id,
             'machine' => $this->machine->name,
+            'permit' => $this->permit?->name,
             'exercise' => $this->exercise,
             'minutes' => $this->minutes,
             'done_on' => $this->done_on->toDateString(),

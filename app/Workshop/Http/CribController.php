@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace App\Workshop\Http;
 
 use App\People\User;
+use App\Support\Given;
 use App\Workshop\AddDrillSet;
 use App\Workshop\Crib;
+use App\Workshop\Http\Requests\ToolRequest;
 use App\Workshop\SaveTool;
 use App\Workshop\Tool;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -39,10 +41,10 @@ final class CribController
     public function update(Request $request, Crib $crib): CribResource
     {
         $crib->update(
-            $request->validate([
+            Given::fields($request->validate([
                 'name' => ['required', 'string', 'max:80', Rule::unique('workshop_cribs', 'name')->ignore($crib->id)],
                 'note' => ['nullable', 'string', 'max:240'],
-            ]),
+            ])),
         );
 
         return self::shown($crib);
@@ -64,26 +66,16 @@ final class CribController
         return self::shown($crib);
     }
 
-    public function addTool(Request $request, Crib $crib, SaveTool $save, #[CurrentUser] User $user): CribResource
+    public function addTool(ToolRequest $request, Crib $crib, SaveTool $save, #[CurrentUser] User $user): CribResource
     {
-        /**
-         * @var array{kind: string, size: string, edge?: string|null, type?: string|null, method?: string|null, gauge?: string|null,
-         *     taper?: int|null, flute_length?: string|null} $given
-         */
-        $given = $request->validate([
-            'kind' => ['required', Rule::in(Tool::KINDS)], 'size' => ['required', 'string', 'max:40'],
-            'edge' => ['nullable', 'in:normal,zero_rake'], 'type' => ['nullable', 'string', 'max:20'],
-            'method' => ['nullable', 'in:hand,machine'], 'gauge' => ['nullable', 'in:plug,pin,thread'],
-            'taper' => ['nullable', 'integer', 'min:0', 'max:6'], 'flute_length' => ['nullable', 'string', 'max:20'],
-        ]);
-        $save($crib, $given, $user->units);
+        $save($crib, $request->tool(), $user->units);
 
         return self::shown($crib);
     }
 
     public function changeTool(Request $request, Tool $tool): CribResource
     {
-        $tool->update($request->validate(['condition' => ['required', Rule::in(Tool::CONDITIONS)]]));
+        $tool->update(Given::fields($request->validate(['condition' => ['required', Rule::in(Tool::CONDITIONS)]])));
 
         return self::shown($tool->load('crib')->crib);
     }

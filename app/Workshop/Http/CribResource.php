@@ -26,6 +26,9 @@ final class CribResource extends JsonResource
                 'id' => $tool->id, 'kind' => $tool->kind, 'designation' => $tool->designation,
                 'diameter_mm' => $tool->diameter(), 'edge' => $tool->edge, 'condition' => $tool->condition,
                 'taper' => $tool->details['taper'] ?? null, 'flute_length_mm' => $tool->details['flute_length_mm'] ?? null,
+                'point_angle_deg' => $tool->details['point_angle_deg'] ?? null,
+                'enters_mm' => $tool->details['enters_mm'] ?? null, 'reach_mm' => $tool->details['reach_mm'] ?? null,
+                'piece' => $tool->kind === 'holding' ? $tool->details['type'] ?? null : null,
             ])->all(),
         ];
     }

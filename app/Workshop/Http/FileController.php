@@ -26,9 +26,9 @@ final class FileController
     /** Without `apply` it only says what would change. Faults are an answer of their own: nothing is changed then. */
     public function store(Request $request, ImportWorkshop $import, #[CurrentUser] User $user): JsonResponse
     {
-        $given = $request->validate(['text' => ['required', 'string'], 'apply' => ['required', 'boolean']]);
-        $file = json_decode($given['text'], true, 64);
-        $outcome = is_array($file) && ($file === [] || ! array_is_list($file)) ? $import($file, $given['apply'], $user)
+        $request->validate(['text' => ['required', 'string'], 'apply' => ['required', 'boolean']]);
+        $file = json_decode($request->string('text')->value(), true, 64);
+        $outcome = is_array($file) && ($file === [] || ! array_is_list($file)) ? $import($file, $request->boolean('apply'), $user)
             : [
                 'faults' => [
                     [
@@ -42,6 +42,6 @@ final class FileController
                 'same' => 0,
             ];
 
-        return new JsonResponse([...$outcome, 'applied' => $given['apply'] && $outcome['faults'] === []]);
+        return new JsonResponse([...$outcome, 'applied' => $request->boolean('apply') && $outcome['faults'] === []]);
     }
 }

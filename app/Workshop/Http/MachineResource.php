@@ -11,7 +11,11 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
-/** @mixin Machine */
+/**
+ * @mixin Machine
+ *
+ * @property Machine $resource
+ */
 final class MachineResource extends JsonResource
 {
     public static $wrap = null;
@@ -26,7 +30,10 @@ final class MachineResource extends JsonResource
             'service_note' => $this->service_note,
             'language' => $this->language,
             'cribs' => $this->cribs->map(static fn (Crib $crib): array => ['slug' => $crib->slug, 'name' => $crib->name])->all(),
-            'permits' => $this->permits->map(static fn (Model $permit): array => ['code' => $permit->getAttribute('code'), 'name' => $permit->getAttribute('name')])->all(),
+            'permits' => $this->permits->map(static fn (Model $permit): array => [
+                'code' => $permit->getAttribute('code'), 'name' => $permit->getAttribute('name'),
+                'further' => $permit->getAttribute('further') === true,
+            ])->all(),
             'services' => $this->services->map(static fn (ServiceChange $entry): array => [
                 'in_service' => $entry->in_service, 'reason' => $entry->reason, 'by' => $entry->by?->name,
                 'at' => $entry->at->toIso8601ZuluString(),

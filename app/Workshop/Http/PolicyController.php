@@ -31,7 +31,9 @@ final class PolicyController
             'settings' => (object) Policy::settingsInForce(),
             'catalogue' => $catalogue,
             'changes' => $changes->map(static fn (Policy $policy): array => [
-                'in_force_from' => $policy->in_force_from->toIso8601ZuluString(), 'by' => $names[$policy->set_by] ?? null, 'note' => $policy->note,
+                'in_force_from' => $policy->in_force_from->toIso8601ZuluString(),
+                'by' => $names[$policy->set_by] ?? null,
+                'note' => $policy->note,
             ])->all(),
         ]);
     }

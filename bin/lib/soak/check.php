@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 // check.php ANSWERED SEEN: holds what was answered and what the relay did against the database.
 
+use App\Competency\Permit;
+use App\Gate\MachineSession;
 use Illuminate\Support\Facades\DB;
 
 require __DIR__.'/../../../vendor/autoload.php';
@@ -31,14 +33,14 @@ foreach ($lines($answeredFile) as $one) {
         $faults[] = "line {$one['id']} has another hash than was answered";
     }
 }
-// A turn and its minutes are written together, or not at all.
-$half = DB::select('SELECT s.id FROM gate_sessions s WHERE s.ended_at IS NOT NULL AND EXISTS (SELECT FROM competency_machine_permit p '
-    ."WHERE p.machine_id = s.machine_id)
-    AND s.started_at > now() - interval '1 day' AND (SELECT count(*) FROM competency_ledger l
-        WHERE l.type = 'machine_time' AND l.data ->> 'session' = s.id::text)
-    <> (SELECT count(*) FROM competency_machine_permit p WHERE p.machine_id = s.machine_id)");
-foreach ($half as $turn) {
-    $faults[] = "turn {$turn->id} was ended without its minutes, or with them twice";
+// A turn and its minutes are written together, for each permit that it was worked under, or not at all.
+foreach (MachineSession::query()->with('machine.permits')->whereNotNull('ended_at')
+    ->where('started_at', '>', now()->subDay())->get() as $turn) {
+    $wanted = array_map(static fn (Permit $permit): int => $permit->id, [...Permit::workedUnder($turn->machine, $turn->request)]);
+    $written = DB::table('competency_ledger')->where('type', 'machine_time')->where('data->session', $turn->id)->pluck('permit_id')->all();
+    sort($wanted);
+    sort($written);
+    $wanted === $written || $faults[] = "turn {$turn->id} was ended without its minutes, or with them twice";
 }
 $turns = DB::table('gate_sessions')->get()->keyBy('id');
 $seen = $on = $silent = 0;

@@ -14,7 +14,10 @@ use MillStep\Core\Border\Operation;
  */
 final readonly class AccessDecision implements Operation
 {
-    /** @param  list<HeldPermit>  $permits every permit that is needed here */
+    /**
+     * @param  list<HeldPermit>  $permits every permit that is needed here
+     * @param  list<HeldPermit>  $further those that widen what may be done here: none of them is needed for what the others are for
+     */
     public function __construct(
         public bool $badgeKnown,
         public bool $personActive,
@@ -28,6 +31,7 @@ final readonly class AccessDecision implements Operation
         public bool $companionRequired,
         public int $turnsElsewhere,
         public int $machinesAtOnce,
+        public array $further = [],
     ) {
     }
 
@@ -52,12 +56,38 @@ final readonly class AccessDecision implements Operation
             $policy->flag('companion_required', false),
             $fields->integer('turns_elsewhere', 0, default: 0),
             $policy->integer('machines_at_once', 1, 100, 1),
+            $badgeKnown && $fields->has('further') ? array_map(HeldPermit::fromFields(...), $fields->objects('further')) : [],
         );
     }
 
     public function compute(): Access
     {
-        $refusals = array_keys(array_filter([
+        $access = null;
+        // What speaks against all work here needs no further permit to say it.
+        foreach ($this->refusals() === [] ? $this->asked() : [] as $permit) {
+            // Whoever may not even run the machine is not helped by a further permit: both are needed for its work.
+            $with = $this->with([
+                ...array_map(static fn (HeldPermit $needed): HeldPermit => $needed->unlimited(), $this->permits),
+                $permit,
+            ]);
+            $found = $with->refusals() === [] ? $this->because($with->decided()) : $with->decided();
+            $access = $access === null || $found->isMoreThan($access) ? $found : $access;
+        }
+
+        return $access ?? $this->decided();
+    }
+
+    /** What the needed permits do not cover stands first: that is why a further one was looked at. */
+    private function because(Access $access): Access
+    {
+        return $access->decision === Decision::Alone ? $access
+            : new Access($access->decision, array_values(array_unique([...$this->outside(), ...$access->reasons])), $access->asks);
+    }
+
+    /** @return list<string> what speaks against any work here, all of it */
+    private function refusals(): array
+    {
+        return array_keys(array_filter([
             'machine_out_of_service' => ! $this->machineInService,
             'person_inactive' => $this->badgeKnown && ! $this->personActive,
             'badge_unknown' => ! $this->badgeKnown,
@@ -65,6 +95,46 @@ final readonly class AccessDecision implements Operation
             'outside_hours' => ! $this->hoursOpen,
             'at_another_machine' => $this->turnsElsewhere >= $this->machinesAtOnce,
         ]));
+    }
+
+    /** @return list<string> where the work lies outside of the needed permits */
+    private function outside(): array
+    {
+        $request = $this->request;
+        $outside = fn (\Closure $covers): bool => $this->any(
+            static fn (HeldPermit $permit): bool => ! $covers($permit->scope) || ($permit->about !== null && ! $covers($permit->about)),
+        );
+
+        return array_keys(array_filter([
+            'outside_scope_material' => $outside(static fn (Scope $scope): bool => $scope->coversMaterial($request->material)),
+            'outside_scope_diameter' => $outside(static fn (Scope $scope): bool => $scope->coversDiameter($request->diameter)),
+            'outside_scope_thickness' => $outside(static fn (Scope $scope): bool => $scope->coversThickness($request->thickness)),
+            'outside_scope_operation' => $outside(static fn (Scope $scope): bool => $scope->coversOperation($request->operation)),
+        ]));
+    }
+
+    /** @return list<HeldPermit> the further permits that this work is asked for by: none while it is what the needed ones are for */
+    private function asked(): array
+    {
+        $within = ! $this->any(fn (HeldPermit $permit): bool => ! $permit->isFor($this->request));
+
+        return $within ? [] : array_values(array_filter(
+            $this->further,
+            fn (HeldPermit $permit): bool => ($permit->about ?? $permit->scope)->covers($this->request),
+        ));
+    }
+
+    /** @param  list<HeldPermit>  $permits */
+    private function with(array $permits): self
+    {
+        return new self($this->badgeKnown, $this->personActive, $this->machineInService, $this->hoursOpen, $permits, $this->request,
+            $this->supervisorPresent, $this->companionPresent, $this->supervisedFrom, $this->companionRequired, $this->turnsElsewhere,
+            $this->machinesAtOnce);
+    }
+
+    private function decided(): Access
+    {
+        $refusals = $this->refusals();
         if ($refusals !== []) {
             return new Access(Decision::No, $refusals);
         }

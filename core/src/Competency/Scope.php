@@ -12,7 +12,10 @@ use MillStep\Core\Border\Length;
 final readonly class Scope
 {
     /** The kinds of work that a scope can be limited to. */
-    public const OPERATIONS = ['drill', 'countersink', 'ream', 'tap'];
+    public const OPERATIONS = [
+        'drill', 'countersink', 'ream', 'tap', 'drill_blind', 'drill_sheet', 'drill_taper', 'drill_cross',
+        'face', 'centre', 'turn', 'part_off', 'long_bar', 'mark_out',
+    ];
 
     /**
      * @param  list<string>|null  $materials
@@ -57,6 +60,13 @@ final readonly class Scope
     public function coversThickness(?Length $thickness): bool
     {
         return $thickness === null || $this->minThickness === null || $thickness->isAtLeast($this->minThickness);
+    }
+
+    /** Whether all that was said of the work lies within; what was not said is not judged. */
+    public function covers(AccessRequest $request): bool
+    {
+        return $this->coversMaterial($request->material) && $this->coversOperation($request->operation)
+            && $this->coversDiameter($request->diameter) && $this->coversThickness($request->thickness);
     }
 
     /**

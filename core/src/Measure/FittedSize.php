@@ -18,7 +18,8 @@ final readonly class FittedSize
     /**
      * @param  'mm'|'in'  $defaultUnit
      *
-     * @throws InvalidInput with field `text` when it is no size, or names the class of a shaft; with field `fit` for a class that is not known
+     * @throws InvalidInput with field `text` when it is no size, or names the class of a shaft; with field `fit` for a class that
+     *     is not known
      * @throws NoCandidate when the size lies beyond the table of limits
      */
     public static function parse(string $text, string $defaultUnit = 'mm'): self
@@ -28,7 +29,9 @@ final readonly class FittedSize
             $fit = $m[2];
             $size = Size::parse($m[1], $defaultUnit);
             if (ctype_lower($fit[0])) {
-                throw InvalidInput::at('text', 'measure.size.shaft_fit', ['said' => Message::quote($said), 'fit' => $fit, 'hole' => ucfirst($fit)]);
+                throw InvalidInput::at('text', 'measure.size.shaft_fit', [
+                    'said' => Message::quote($said), 'fit' => $fit, 'hole' => ucfirst($fit),
+                ]);
             }
 
             return new self($size, $fit, FitTable::limits($fit, $size->diameter));

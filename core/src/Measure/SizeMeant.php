@@ -29,7 +29,8 @@ final class SizeMeant
         if ($thread !== null) {
             return Message::of('measure.size.thread', [...$terms, 'thread' => $thread->designation, 'major_mm' => $thread->major->inMm()]);
         }
-        if (preg_match("/^($number)\\s*(?:\\+\\/?-|[±+])/u", $plain, $m) === 1 || preg_match("/^($number)\\s*\\(?-\\s*[\\d.,]+\\s*\\)?$/", $plain, $m) === 1) {
+        if (preg_match("/^($number)\\s*(?:\\+\\/?-|[±+])/u", $plain, $m) === 1
+            || preg_match("/^($number)\\s*\\(?-\\s*[\\d.,]+\\s*\\)?$/", $plain, $m) === 1) {
             return Message::of('measure.size.with_tolerance', [...$terms, 'size' => trim($m[1])]);
         }
         if (preg_match("/^($number)\\s*(?:[a-z]{1,2}\\d{1,2})$/", $plain, $m) === 1) {

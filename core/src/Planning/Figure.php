@@ -42,6 +42,18 @@ final readonly class Figure extends Result
         return new self($key, 'mm', $value->inMm(), null, $rule, $formula, $terms, false, null);
     }
 
+    /**
+     * A length whose hundredths count (or thousandths): it is called by its number, as a drill is, and so shown whole.
+     *
+     * @param  array<string, float|string|Message>  $terms
+     */
+    public static function fine(string $key, Length $value, string $rule, string $formula, array $terms, int $decimals = 2): self
+    {
+        $rounded = round($value->inMm(), $decimals);
+
+        return new self($key, 'mm', $rounded, (string) $rounded, $rule, $formula, $terms, false, null);
+    }
+
     /** @param  array<string, float|string|Message>  $terms */
     public static function drill(
         string $key,

@@ -4,16 +4,22 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Policy;
 
+use MillStep\Core\Reference\Process;
+
 /**
  * The list of what a shop may decide: of which kind each setting is, within which limits, the careful value where
  * the shop has set none, and which figure of a plan it changes. ShopPolicy reads by it, screens and files are
  * made from it.
  *
  * @phpstan-type Setting array{group: string, kind: 'choice'|'length'|'rpm'|'ratio'|'count'|'minutes'|'flag'|'hours'|'zone',
- *     default: string|float|int|bool|list<never>|null, choices?: list<string>, least?: float, most?: float, optional?: bool, changes: string}
+ *     default: string|float|int|bool|list<never>|null, choices?: list<string>, least?: float, most?: float, optional?: bool,
+ *     changes: string}
  */
 final class PolicySettings
 {
+    /** @var array<string, Setting>|null made once: every plan asks for each of them several times */
+    private static ?array $all = null;
+
     /** The careful value of a setting that is a number; infinity for one that has none. */
     public static function careful(string $key): float
     {
@@ -33,6 +39,12 @@ final class PolicySettings
     /** @return array<string, Setting> by key, in the order in which they are shown */
     public static function all(): array
     {
+        return self::$all ??= self::list();
+    }
+
+    /** @return array<string, Setting> */
+    private static function list(): array
+    {
         return [
             'pilot_school' => self::school('drilling', PilotSchool::class, 'web', 'pilot'),
             'pilot_threshold_mm' => self::number('drilling', 'length', 6, 0, 50, 'pilot'),
@@ -50,6 +62,8 @@ final class PolicySettings
             'clearance_plus_mm' => self::number('drilling', 'length', 0.5, 0.05, 5, 'drill'),
             'breakthrough_mm' => self::number('drilling', 'length', 1, 0, 10, 'depth'),
             'thin_sheet_mm' => self::number('drilling', 'length', 2, 0, 10, 'hold'),
+            'blind_floor_ratio' => self::number('drilling', 'ratio', 0.2, 0, 2, 'depth'),
+            'blind_floor_mm' => self::number('drilling', 'length', 1, 0, 20, 'depth'),
             'speed_school' => self::school('speed', SpeedSchool::class, 'surface', 'rpm'),
             'shop_speed_rpm' => self::number('speed', 'rpm', 500, 20, 5000, 'rpm'),
             'learner_cap_rpm' => [...self::number('speed', 'rpm', null, 20, 10_000, 'rpm'), 'optional' => true],
@@ -62,8 +76,10 @@ final class PolicySettings
             'locating_school' => self::school('marking', LocatingSchool::class, 'eye', 'words'),
             'edge_ratio' => self::number('marking', 'ratio', 1.5, 0.5, 5, 'layout'),
             'grab_factor' => self::number('holding', 'ratio', 3, 1, 10, 'hold'),
+            'grab_factor_lathe' => self::number('holding', 'ratio', 2, 1, 10, 'hold'),
             'loose_vice_limit_mm' => self::number('holding', 'length', 4, 0, 10, 'hold'),
             'overhang_ratio' => self::number('holding', 'ratio', 3, 0.5, 10, 'hold'),
+            'blade_reach_ratio' => self::number('holding', 'ratio', 8, 1, 30, 'hold'),
             'tailstock_least_out_mm' => self::number('holding', 'length', 20, 0, 200, 'hold'),
             'supervised_from_stage' => self::number('access', 'count', 2, 0, 5, 'gate'),
             'machines_at_once' => self::number('access', 'count', 1, 1, 10, 'gate'),
@@ -78,9 +94,28 @@ final class PolicySettings
             'shared_idle_minutes' => self::number('access', 'minutes', 10, 1, 240, 'sign_in'),
             'check_wait_minutes' => self::number('assessing', 'minutes', 10, 0, 10_080, 'retake'),
             'check_tries_a_day' => self::number('assessing', 'count', 3, 1, 50, 'retake'),
+            'recall_questions_a_day' => self::number('assessing', 'count', 5, 0, 30, 'retake'),
             'prompted_credit' => self::number('assessing', 'ratio', 0.5, 0, 1, 'score'),
             'caliper_uncertainty_mm' => self::number('assessing', 'length', 0.02, 0, 1, 'score'),
+            ...self::processes(),
         ];
+    }
+
+    /**
+     * What each way of placing and making keeps in this shop, by the shipped table where it has not said.
+     *
+     * @return array<string, Setting>
+     */
+    private static function processes(): array
+    {
+        $settings = [];
+        foreach (Process::all() as $process) {
+            if ($process->kind !== 'gauge') {
+                $settings[$process->setting()] = self::number('keeps', 'length', $process->keeps->inMm(), 0.002, 5, 'promise');
+            }
+        }
+
+        return $settings;
     }
 
     /**

@@ -8,11 +8,15 @@ use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Border\Message;
+use MillStep\Core\Reference\Process;
 
 /** The shop's schools, caps and limits. What a shop has not set stands at the careful value of PolicySettings. */
 final readonly class ShopPolicy
 {
-    /** @param  'close'|'normal'|'loose'  $clearanceFit */
+    /**
+     * @param  'close'|'normal'|'loose'  $clearanceFit
+     * @param  array<string, Process>  $processes  by name
+     */
     private function __construct(
         public PilotSchool $pilotSchool,
         public Length $pilotThreshold,
@@ -24,6 +28,8 @@ final readonly class ShopPolicy
         public Length $clearancePlus,
         public Length $breakthrough,
         public Length $thinSheet,
+        public float $blindFloorRatio,
+        public Length $blindFloor,
         public SpeedSchool $speedSchool,
         public float $shopSpeedRpm,
         public ?float $learnerCapRpm,
@@ -36,8 +42,10 @@ final readonly class ShopPolicy
         public LocatingSchool $locatingSchool,
         public float $edgeRatio,
         public float $grabFactor,
+        public float $grabFactorLathe,
         public Length $looseViceLimit,
         public float $overhangRatio,
+        public float $bladeReachRatio,
         public Length $tailstockLeastOut,
         public int $supervisedFromStage,
         public bool $companionRequired,
@@ -51,8 +59,10 @@ final readonly class ShopPolicy
         public int $sharedIdleMinutes,
         public int $checkWaitMinutes,
         public int $checkTriesADay,
+        public int $recallQuestionsADay,
         public float $promptedCredit,
         public Length $caliperUncertainty,
+        private array $processes,
     ) {
     }
 
@@ -93,6 +103,8 @@ final readonly class ShopPolicy
             clearancePlus: $length('clearance_plus_mm'),
             breakthrough: $length('breakthrough_mm'),
             thinSheet: $length('thin_sheet_mm'),
+            blindFloorRatio: $number('blind_floor_ratio'),
+            blindFloor: $length('blind_floor_mm'),
             speedSchool: SpeedSchool::from($choice('speed_school')),
             shopSpeedRpm: $number('shop_speed_rpm'),
             learnerCapRpm: $fields->has('learner_cap_rpm') ? $number('learner_cap_rpm') : null,
@@ -105,8 +117,10 @@ final readonly class ShopPolicy
             locatingSchool: LocatingSchool::from($choice('locating_school')),
             edgeRatio: $number('edge_ratio'),
             grabFactor: $number('grab_factor'),
+            grabFactorLathe: $number('grab_factor_lathe'),
             looseViceLimit: $length('loose_vice_limit_mm'),
             overhangRatio: $number('overhang_ratio'),
+            bladeReachRatio: $number('blade_reach_ratio'),
             tailstockLeastOut: $length('tailstock_least_out_mm'),
             supervisedFromStage: $count('supervised_from_stage'),
             companionRequired: $flag('companion_required'),
@@ -120,9 +134,56 @@ final readonly class ShopPolicy
             sharedIdleMinutes: $count('shared_idle_minutes'),
             checkWaitMinutes: $count('check_wait_minutes'),
             checkTriesADay: $count('check_tries_a_day'),
+            recallQuestionsADay: $count('recall_questions_a_day'),
             promptedCredit: $number('prompted_credit'),
             caliperUncertainty: $length('caliper_uncertainty_mm'),
+            processes: array_map(
+                static fn (Process $process): Process => isset($settings[$process->setting()])
+                    ? $process->keeping($length($process->setting())) : $process,
+                Process::all(),
+            ),
         );
+    }
+
+    /**
+     * A way of placing or making, with what it keeps in this shop.
+     *
+     * @throws \OutOfBoundsException for one that there is not
+     */
+    public function process(string $name): Process
+    {
+        return $this->processes[$name] ?? throw new \OutOfBoundsException("No operation is called $name.");
+    }
+
+    /**
+     * What keeps a tolerance in this shop, the coarsest first: it costs the least.
+     *
+     * @param  'position'|'size'  $kind
+     * @return list<Process>
+     */
+    public function processesThat(string $kind, Length $within): array
+    {
+        $keep = array_filter(
+            $this->processes,
+            static fn (Process $process): bool => $process->kind === $kind && $process->keeps->isAtMost($within),
+        );
+        usort($keep, static fn (Process $a, Process $b): int => $b->keeps->compareExactly($a->keeps));
+
+        return $keep;
+    }
+
+    /** How hard a drill may twist when it grabs, against plain cutting: a tailstock's screw keeps it from running in. */
+    public function grab(bool $onLathe): float
+    {
+        return $onLathe ? $this->grabFactorLathe : $this->grabFactor;
+    }
+
+    /** The least that is left under a blind hole of this diameter. */
+    public function floorUnder(Length $diameter): Length
+    {
+        $share = $diameter->times($this->blindFloorRatio);
+
+        return $share->isGreaterThan($this->blindFloor) ? $share : $this->blindFloor;
     }
 
     /**

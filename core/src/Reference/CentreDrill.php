@@ -40,4 +40,10 @@ final readonly class CentreDrill
     {
         return $this->body->minus($this->pilot);
     }
+
+    /** How wide its cone stands open with so much of it formed. */
+    public function mouth(float $fraction): Length
+    {
+        return $this->pilot->plus($this->flare()->times($fraction));
+    }
 }

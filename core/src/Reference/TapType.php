@@ -7,7 +7,7 @@ namespace MillStep\Core\Reference;
 /** A kind of tap (tap_types.csv: workshop practice). */
 final readonly class TapType
 {
-    private const STRAIGHT_FLUTES = ['taper', 'second', 'bottoming'];
+    private const STRAIGHT_FLUTES = ['taper', 'second', 'bottoming', 'insert'];
 
     private function __construct(public string $type, public float $leadThreads, public bool $suitsThrough, public bool $suitsBlind)
     {

@@ -16,6 +16,8 @@ final readonly class Thread
         public ?Length $clearanceClose,
         public ?Length $clearanceNormal,
         public ?Length $clearanceLoose,
+        public ?string $chartDrill,
+        public ?Length $chartDiameter,
     ) {
     }
 
@@ -25,7 +27,8 @@ final readonly class Thread
         $optional = static fn (string $column): ?Length => $row->note($column) === '' ? null : $row->length($column);
 
         return new self($row->text('designation'), $row->length('major_mm'), $row->length('pitch_mm'),
-            $optional('clearance_close_mm'), $optional('clearance_normal_mm'), $optional('clearance_loose_mm'));
+            $optional('clearance_close_mm'), $optional('clearance_normal_mm'), $optional('clearance_loose_mm'),
+            $row->note('usual_tap_drill') === '' ? null : $row->note('usual_tap_drill'), $optional('usual_tap_drill_mm'));
     }
 
     /** @param  'close'|'normal'|'loose'  $fit */

@@ -15,6 +15,9 @@ final class ThreadTable
     /** What is written behind a thread and does not choose it: its class, and which hand; how a length is marked as inches. */
     private const BEHIND = '/[\s-]*(?:[1-3][AB]|[4-8][GH](?:[4-8][GH])?|RH)$/';
 
+    /** Pipe threads, of which the tapered ones are gauged by depth and none is in the table. */
+    private const PIPE = '/\b(?:NPT[FR]?|NPS[FMC]?|BSP[PT]?|R[pc]?\s*\d)|^\s*G\s*\d/i';
+
     /** @param  array<string, Thread>  $threads by the designation without blanks and series */
     private function __construct(private readonly array $threads)
     {
@@ -46,6 +49,17 @@ final class ThreadTable
         return $this->meant($said) ?? throw InvalidInput::at($field, ...$this->refusal($said));
     }
 
+    /** @return list<Thread> of the coarse series, metric before inch, smallest first */
+    public function coarse(): array
+    {
+        return array_values(array_filter(
+            array_unique($this->threads, SORT_REGULAR),
+            fn (Thread $thread): bool => str_ends_with($thread->designation, 'UNC')
+                || (str_starts_with($thread->designation, 'M')
+                    && $this->threads[explode('X', self::key($thread->designation))[0]] === $thread),
+        ));
+    }
+
     /** The thread that was said, or null. */
     public function meant(string $said): ?Thread
     {
@@ -60,6 +74,9 @@ final class ThreadTable
     private function refusal(string $said): array
     {
         $terms = ['said' => Message::quote($said, 30)];
+        if (preg_match(self::PIPE, $said) === 1) {
+            return ['planning.thread_pipe', $terms];
+        }
         $near = $this->near($said);
 
         return $near === [] ? ['planning.thread_unknown', $terms]

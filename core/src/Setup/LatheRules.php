@@ -8,6 +8,7 @@ use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Planning\Lathe\CentreDrillVerdict;
 use MillStep\Core\Planning\Lathe\CentreVerdict;
+use MillStep\Core\Planning\Step\Bore;
 
 /** What is said of lathe work only. Each method is one rule. */
 final class LatheRules
@@ -54,6 +55,56 @@ final class LatheRules
                 'tailstock_spindle_too_short',
                 ['out_mm' => $setup->length('tailstock_spindle_out_mm')->inMm(), 'least_mm' => $least],
             ) : null;
+    }
+
+    /** A narrow blade far in bends, digs in and breaks. */
+    public static function partingDepth(SetupFacts $setup): ?Finding
+    {
+        if ($setup->text('tool') !== 'parting_blade') {
+            return null;
+        }
+        $reach = $setup->length('blade_mm')->times($setup->policy('blade_reach_ratio'));
+        $into = $setup->length('parting_depth_mm');
+
+        return $into->isGreaterThan($reach)
+            ? Finding::stop('parting_too_deep', ['into_mm' => round($into->inMm(), 1), 'reach_mm' => round($reach->inMm(), 1)])
+            : null;
+    }
+
+    /** A piece that is held at both ends closes on the blade and is thrown out as it comes free. */
+    public static function partingSupported(SetupFacts $setup): ?Finding
+    {
+        return $setup->text('tool') === 'parting_blade' && $setup->flag('end_on_centre')
+            ? Finding::stop('parting_supported_end') : null;
+    }
+
+    /** A bar as wide as its hole rubs on the far side and breaks its cutter. */
+    public static function boringBarFits(SetupFacts $setup): ?Finding
+    {
+        if ($setup->text('tool') !== 'boring_bar') {
+            return null;
+        }
+        $bar = $setup->length('bar_mm');
+        $hole = $setup->length('drilled_mm');
+
+        return $bar->isAtLeast($hole)
+            ? Finding::stop('bar_fills_hole', ['bar_mm' => round($bar->inMm(), 1), 'drilled_mm' => round($hole->inMm(), 1)])
+            : null;
+    }
+
+    public static function boringBarSprings(SetupFacts $setup): ?Finding
+    {
+        if ($setup->text('tool') !== 'boring_bar') {
+            return null;
+        }
+        $ratio = $setup->length('bar_out_mm')->inMm() / max($setup->length('bar_mm')->inMm(), 1e-6);
+        $terms = ['out_ratio' => round($ratio, 1), 'steady_ratio' => Bore::STEADY, 'most_ratio' => Bore::LIMIT];
+
+        return match (true) {
+            $ratio > Bore::LIMIT + 1e-6 => Finding::fix('bar_springs', $terms),
+            $ratio > Bore::STEADY + 1e-6 => Finding::note('bar_springs', $terms),
+            default => null,
+        };
     }
 
     public static function taper(SetupFacts $setup): ?Finding

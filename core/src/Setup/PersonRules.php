@@ -25,6 +25,17 @@ final class PersonRules
             ? Finding::stop('chuck_key_left') : null;
     }
 
+    /** A drift in the spindle flies like a key in the chuck. */
+    public static function drift(SetupFacts $setup): ?Finding
+    {
+        return $setup->flag('drift_in_spindle') ? Finding::stop('drift_left') : null;
+    }
+
+    public static function guards(SetupFacts $setup): ?Finding
+    {
+        return $setup->flag('guards_closed') ? null : Finding::stop('guard_open');
+    }
+
     public static function chuckTight(SetupFacts $setup): ?Finding
     {
         return $setup->flag('chuck_tight')
@@ -54,6 +65,6 @@ final class PersonRules
     public static function rotation(SetupFacts $setup): ?Finding
     {
         return $setup->text('rotation') === 'forward' ? null
-            : Finding::stop('rotation_wrong');
+            : Finding::stop('rotation_wrong', reason: $setup->onLathe() ? null : 'rotation_wrong_press');
     }
 }

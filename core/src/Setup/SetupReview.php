@@ -18,19 +18,26 @@ final readonly class SetupReview implements Operation
     private const EVERYWHERE = [
         [PersonRules::class, 'eyeProtection'], [PersonRules::class, 'looseItems'], [PersonRules::class, 'inService'],
         [PersonRules::class, 'permitted'],
+        [PersonRules::class, 'guards'], [PersonRules::class, 'drift'],
         [PersonRules::class, 'chuckKey'], [PersonRules::class, 'chuckTight'], [PersonRules::class, 'rotation'],
         [HoldingRules::class, 'byHand'], [HoldingRules::class, 'turning'],
         [ToolRules::class, 'woodBit'], [ToolRules::class, 'sharpLips'], [ToolRules::class, 'pilotInGrabbing'],
-        [ToolRules::class, 'dull'], [ToolRules::class, 'tooShort'],
+        [ToolRules::class, 'dull'], [ToolRules::class, 'tooShort'], [ToolRules::class, 'tooSlender'],
         [ToolRules::class, 'noPilot'], [ToolRules::class, 'pilotSize'], [ToolRules::class, 'startMark'],
         [ToolRules::class, 'markSize'], [ToolRules::class, 'lubricant'],
-        [SpeedRules::class, 'tooFast'], [SpeedRules::class, 'overCap'], [SpeedRules::class, 'changedInState'],
-        [ThreadRules::class, 'tapDrill'], [ThreadRules::class, 'tapKind'], [ThreadRules::class, 'powerOnHandTool'],
+        [SpeedRules::class, 'tooFast'], [SpeedRules::class, 'slowerTool'],
+        [SpeedRules::class, 'overCap'], [SpeedRules::class, 'changedInState'],
+        [ThreadRules::class, 'tapDrill'], [ThreadRules::class, 'threadLength'],
+        [ThreadRules::class, 'tapKind'], [ThreadRules::class, 'powerTapReverses'], [ThreadRules::class, 'powerTapKind'],
+        [ThreadRules::class, 'powerOnHandTool'],
         [ThreadRules::class, 'reamerAllowance'], [ThreadRules::class, 'reamerReversed'], [ThreadRules::class, 'breaksThrough'],
+        [ThreadRules::class, 'floor'],
+        [ToolRules::class, 'keepsPosition'], [ToolRules::class, 'keepsSize'],
         [PersonRules::class, 'chips'],
     ];
 
     private const AT_THE_DRILL_PRESS = [
+        [HoldingRules::class, 'tableLocked'],
         [HoldingRules::class, 'lifting'], [HoldingRules::class, 'viceLoose'], [HoldingRules::class, 'openJaws'],
         [HoldingRules::class, 'tableInPath'], [HoldingRules::class, 'backing'], [ToolRules::class, 'thinSheet'],
     ];
@@ -38,7 +45,9 @@ final readonly class SetupReview implements Operation
     private const AT_THE_LATHE = [
         [LatheRules::class, 'jaws'], [LatheRules::class, 'overhang'], [LatheRules::class, 'tailstockClamped'],
         [LatheRules::class, 'tailstockSpindle'],
-        [LatheRules::class, 'tailstockReach'], [LatheRules::class, 'taper'], [LatheRules::class, 'centre'],
+        [LatheRules::class, 'tailstockReach'], [LatheRules::class, 'partingDepth'], [LatheRules::class, 'partingSupported'],
+        [LatheRules::class, 'boringBarFits'], [LatheRules::class, 'boringBarSprings'],
+        [LatheRules::class, 'taper'], [LatheRules::class, 'centre'],
     ];
 
     public function __construct(public SetupFacts $setup)

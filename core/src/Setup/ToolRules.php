@@ -4,16 +4,19 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Setup;
 
+use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Cutting\DrillPoint;
+use MillStep\Core\Planning\Hole\PilotPlan;
+use MillStep\Core\Planning\Step\Job;
+use MillStep\Core\Planning\Step\Pilots;
+use MillStep\Core\Reference\Process;
 use MillStep\Core\Workshop\Lubricant;
 
 /** The tool for this material and this hole. Each method is one rule. */
 final class ToolRules
 {
-    /** Over this part of the drill a pilot leaves the corners all the work. */
-    private const LARGEST_PILOT = 0.6;
-
     public static function woodBit(SetupFacts $setup): ?Finding
     {
         return $setup->text('tool') === 'wood_bit' && $setup->material()->group !== 'wood'
@@ -67,14 +70,28 @@ final class ToolRules
         if (! $setup->drills() || $setup->text('tool') === 'step_drill') {
             return null;
         }
+        $angle = $setup->has('point_angle_deg') ? $setup->number('point_angle_deg') : Job::USUAL_POINT_DEG;
         $needed = $setup->length('depth_mm')
-            ->plus((new DrillPoint($setup->length('diameter_mm'), $setup->material()->pointAngleDeg))->compute()->pointLength);
+            ->plus((new DrillPoint($setup->length('diameter_mm'), $angle))->compute()->pointLength);
 
         return $setup->length('flute_length_mm')->isLessThan($needed)
             ? Finding::fix(
                 'drill_too_short',
                 ['flutes_mm' => $setup->length('flute_length_mm')->inMm(), 'needed_mm' => round($needed->inMm(), 1)],
             ) : null;
+    }
+
+    /** A pilot so deep for its width wanders and snaps. */
+    public static function tooSlender(SetupFacts $setup): ?Finding
+    {
+        if (! $setup->drills() || $setup->flag('final_drill')) {
+            return null;
+        }
+        $ratio = $setup->length('depth_mm')->ratioTo($setup->length('diameter_mm'));
+
+        return $ratio > Pilots::SLENDER + 1e-6
+            ? Finding::fix('drill_too_slender', ['deep_ratio' => round($ratio, 1), 'most_ratio' => Pilots::SLENDER])
+            : null;
     }
 
     public static function noPilot(SetupFacts $setup): ?Finding
@@ -102,13 +119,13 @@ final class ToolRules
         $web = $setup->policy('web_ratio');
 
         return match (true) {
-            $ratio < $web - 1e-6 => Finding::fix(
+            $setup->length('pilot_mm')->isLessThan($setup->length('diameter_mm')->times($web)) => Finding::fix(
                 'pilot_too_small',
                 ['pilot_ratio' => round($ratio, 2), 'web_ratio' => $web],
             ),
-            $ratio > self::LARGEST_PILOT + 1e-6 && ! $setup->flag('stepped') => Finding::fix(
+            $ratio > PilotPlan::LARGEST + 1e-6 && ! $setup->flag('stepped') => Finding::fix(
                 'pilot_too_large',
-                ['pilot_ratio' => round($ratio, 2), 'most_ratio' => self::LARGEST_PILOT],
+                ['pilot_ratio' => round($ratio, 2), 'most_ratio' => PilotPlan::LARGEST],
             ),
             default => null,
         };
@@ -143,5 +160,36 @@ final class ToolRules
             $given->isDry() ? 'lubricant_missing' : 'lubricant_wrong',
             ['material' => $material->word(), 'wanted' => $material->lubricant->word()],
         );
+    }
+
+    public static function keepsPosition(SetupFacts $setup): ?Finding
+    {
+        return self::keeps($setup, 'position');
+    }
+
+    public static function keepsSize(SetupFacts $setup): ?Finding
+    {
+        return self::keeps($setup, 'size');
+    }
+
+    /**
+     * The tolerance that is asked for against what the way of placing or making keeps (process_capability.csv, or the shop's own).
+     *
+     * @param  'position'|'size'  $kind
+     */
+    private static function keeps(SetupFacts $setup, string $kind): ?Finding
+    {
+        if (! $setup->has("{$kind}_within_mm")) {
+            return null;
+        }
+        $said = $setup->text("{$kind}_by");
+        $ways = array_filter(Process::all(), static fn (Process $way): bool => $way->kind === $kind);
+        $way = $ways[$said] ?? throw InvalidInput::at("{$kind}_by", 'setup.no_such_way', ['said' => Message::quote($said)]);
+        $within = $setup->length("{$kind}_within_mm");
+        $keeps = Length::mm($setup->policy($way->setting()));
+
+        return $keeps->isGreaterThan($within) ? Finding::fix('process_cannot_keep', [
+            'way' => $way->word(), 'keeps_mm' => $keeps->inMm(), 'within_mm' => round($within->inMm(), 3),
+        ]) : null;
     }
 }

@@ -18,10 +18,16 @@ final readonly class MachineSpec
     /** A variator changes speed only while it runs; belts and gears only at standstill, isolated; a trigger at any time. */
     public const SPEED_CHANGES = ['stopped_and_isolated', 'running', 'any'];
 
+    /** Where on its cone pulleys the belt turns a machine fastest. */
+    public const BELTS = ['top', 'bottom'];
+
     /**
      * @param  'drill_press'|'lathe'  $kind  the shop tells a bench drill press from a floor one; the rules do not
      * @param  Dial|null  $carriage  that moves along the bed, and
      * @param  Dial|null  $crossSlide  that moves across it
+     * @param  Length|null  $runOut  the whole swing of a pin in its chuck, when it was last measured
+     * @param  float|null  $slope  of its table to its spindle, in millimetres for each millimetre
+     * @param  bool  $reverses  its spindle turns both ways, so that it can wind a tap out again
      * @param  int|null  $taper  of spindle or tailstock, by its Morse number
      */
     private function __construct(
@@ -37,6 +43,10 @@ final readonly class MachineSpec
         public ?Dial $crossSlide,
         public ?int $taper,
         public bool $inService,
+        public ?string $fastestBelt = null,
+        public ?Length $runOut = null,
+        public ?float $slope = null,
+        public bool $reverses = false,
     ) {
     }
 
@@ -59,7 +69,23 @@ final readonly class MachineSpec
             $fields->has('cross_dial') ? Dial::fromFields($fields->object('cross_dial')) : null,
             $fields->has('taper') ? $fields->integer('taper', 0, 6) : null,
             $fields->flag('in_service', true),
+            $fields->has('fastest_belt') ? $fields->choice('fastest_belt', self::BELTS) : null,
+            $fields->has('run_out_mm') ? $fields->lengthOrZero('run_out_mm') : null,
+            $fields->has('slope_ratio') ? $fields->notNegative('slope_ratio') : null,
+            $fields->flag('reverses', false),
         );
+    }
+
+    /** As if it were in service: what is taught on it stays true while it waits for a part. */
+    public function asTaught(): self
+    {
+        /** @var array{name: string|null, kind: 'drill_press'|'lathe', speeds: Speeds, speedChange: string, scale: Scale,
+         *     travel: Length|null, chuckMax: Length|null, throughBore: Length|null, carriage: Dial|null, crossSlide: Dial|null,
+         *     taper: int|null, inService: bool, fastestBelt: string|null, runOut: Length|null, slope: float|null,
+         *     reverses: bool} $all */
+        $all = [...get_object_vars($this), 'inService' => true];
+
+        return new self(...$all);
     }
 
     /** What it is called in this shop, or just "this machine". */

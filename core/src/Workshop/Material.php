@@ -120,6 +120,24 @@ final readonly class Material
         return $this->ownRow ? $this->lubricantToAvoid : Message::of("workshop.avoid.$this->key");
     }
 
+    /** Whether there is anything that must not come near it. */
+    public function avoids(): bool
+    {
+        return ! in_array($this->lubricantToAvoid, ['', 'dry'], true) && ! str_starts_with($this->lubricantToAvoid, 'none');
+    }
+
+    /** Soft enough for an awl, and spoilt by a hammer: a blow cracks or bruises it, and a dye crazes it. */
+    public function isSoft(): bool
+    {
+        return in_array($this->group, ['plastic', 'wood'], true);
+    }
+
+    /** Nothing oily belongs on it: its row wants it dry, or oil spoils it. */
+    public function keepsDry(): bool
+    {
+        return $this->lubricant->isDry() || $this->isSoft();
+    }
+
     /** What is known against a column of its row; the shop answers for its own rows. */
     public function unsure(string $column): ?Message
     {

@@ -65,6 +65,12 @@ final readonly class Speeds
             : ($this->names[self::key($rpm)] ?? Message::of('workshop.speed_step', ['step' => $step + 1, 'steps' => count($this->steps)]));
     }
 
+    /** @return list<float> its steps, slowest first; none for a range */
+    public function all(): array
+    {
+        return $this->steps;
+    }
+
     public function isRange(): bool
     {
         return $this->steps === [];
@@ -73,6 +79,14 @@ final readonly class Speeds
     public function slowest(): float
     {
         return $this->least;
+    }
+
+    /** The one above a speed or below it; half as much again or half of it where there is no other. */
+    public function next(float $rpm, int $by): float
+    {
+        $at = array_search($rpm, $this->steps, true);
+
+        return ($at === false ? null : $this->steps[$at + $by] ?? null) ?? round($rpm * ($by > 0 ? 1.5 : 0.5) / 10) * 10;
     }
 
     private static function key(float $rpm): string

@@ -152,3 +152,100 @@ it('keeps the power of a turn only while as much is allowed as was given', funct
         ->and($now('alone', ['material'])->keepsPower(Decision::Alone))
         ->toBeFalse();
 });
+
+/** A permit that widens what may be done: brass at the press. */
+function brass(array $with = []): array
+{
+    return [
+        'stage' => 5, 'held' => false, 'lapsed' => null, 'scope' => [
+            'materials' => ['brass'],
+            'operations' => ['drill'],
+            'max_diameter_mm' => 8,
+        ],
+        'about' => ['materials' => ['brass'], 'operations' => ['drill'], 'max_diameter_mm' => 10], ...$with,
+    ];
+}
+
+/** At the press that takes the permit for steel, with others that widen it. */
+function at_press(array $request, array $further, array $with = [], array $steel = []): array
+{
+    $scope = ['materials' => ['steel'], 'operations' => ['drill'], 'max_diameter_mm' => 10];
+
+    return access([
+        'permits' => [['stage' => 5, 'held' => false, 'lapsed' => null, 'scope' => $scope, 'about' => $scope, ...$steel]],
+        'further' => $further, 'request' => ['operation' => 'drill', 'diameter_mm' => 6, ...$request],
+        'presence' => ['supervisor' => false, 'companion' => false], ...$with,
+    ]);
+}
+
+it('lets a further permit widen what may be done, and no more than it was signed for', function (): void {
+    expect(at_press(['material' => 'brass'], [brass()])['decision'])->toBe('alone')
+        ->and(at_press(['material' => 'brass', 'diameter_mm' => 9], [brass()]))
+        ->toMatchArray(['decision' => 'no', 'reasons' => ['outside_scope_material', 'outside_scope_diameter', 'supervisor_absent']])
+        ->and(at_press(['material' => 'brass', 'diameter_mm' => 12], [brass()])['reasons'][0])->toBe('outside_scope_material')
+        ->and(at_press(['material' => 'steel'], [brass(['stage' => 0, 'scope' => []])])['decision'])->toBe('alone');
+});
+
+it('never gives by a further permit what the machine itself is not given for', function (): void {
+    expect(at_press(['material' => 'brass'], [brass()], [], ['stage' => 4])['decision'])->toBe('no')
+        ->and(at_press(['material' => 'brass'], [brass()], [], ['held' => true])['reasons'])->toBe(['held'])
+        ->and(at_press(
+            ['material' => 'brass'],
+            [brass()],
+            [],
+            ['lapsed' => 'recency', 'stage' => 4],
+        )['reasons'])->toContain('lapsed_recency')
+        ->and(at_press(['material' => 'brass'], [brass(['held' => true])])['reasons'])->toContain('held')
+        ->and(at_press(['material' => 'brass'], [brass(['stage' => 4, 'lapsed' => 'prerequisite'])])['reasons'])
+        ->toContain('lapsed_prerequisite');
+});
+
+it('asks the check of a further permit before anybody is watched at its work', function (): void {
+    $watched = ['presence' => ['supervisor' => true, 'companion' => false]];
+    expect(at_press(['material' => 'brass'], [brass(['stage' => 1, 'scope' => []])], $watched))
+        ->toMatchArray(['decision' => 'no', 'reasons' => ['outside_scope_material', 'safety_check_not_passed']])
+        ->and(at_press(['material' => 'brass'], [brass(['stage' => 2, 'scope' => []])], $watched))
+        ->toMatchArray(['decision' => 'supervised', 'reasons' => ['outside_scope_material', 'not_signed_off']])
+        // Before the press's own signature too: its permit is for steel.
+        ->and(at_press(
+            ['material' => 'brass'],
+            [brass(['stage' => 1, 'scope' => []])],
+            $watched,
+            ['stage' => 3, 'scope' => []],
+        )['decision'])
+        ->toBe('no')
+        ->and(at_press(
+            ['material' => 'steel'],
+            [brass(['stage' => 1, 'scope' => []])],
+            $watched,
+            ['stage' => 3, 'scope' => []],
+        )['decision'])
+        ->toBe('supervised');
+});
+
+it('takes the further permit that gives most, and the companion that any of them asks for', function (): void {
+    $alone = ['materials' => ['brass'], 'operations' => ['drill'], 'companion' => true];
+    expect(at_press(['material' => 'brass'], [brass(['stage' => 1, 'scope' => []]), brass()])['decision'])->toBe('alone')
+        ->and(at_press(['material' => 'brass'], [brass(['scope' => $alone])])['reasons'])->toContain('companion_absent')
+        ->and(at_press(['material' => 'brass'], [brass(['scope' => $alone])], [
+            'presence' => ['supervisor' => false, 'companion' => true],
+        ])['decision'])->toBe('alone');
+});
+
+it('opens nothing by further permits that the same permits would not open if all of them were needed', function (): void {
+    foreach (draws(200, 0, 5, 11) as $i => $draw) {
+        $stage = (int) floor($draw);
+        $further = [brass([
+            'stage' => $stage, 'held' => $i % 7 === 0, 'lapsed' => $stage === 4 && $i % 3 === 0 ? 'expired' : null,
+            'scope' => $stage === 5 ? brass()['scope'] : [],
+        ])];
+        $given = at_press(['material' => 'brass', 'diameter_mm' => 4 + $i % 8], $further)['decision'];
+        $needed = access([
+            'permits' => [['stage' => 5, 'held' => false, 'lapsed' => null], ...$further],
+            'request' => ['material' => 'brass', 'operation' => 'drill', 'diameter_mm' => 4 + $i % 8],
+            'presence' => ['supervisor' => false, 'companion' => false],
+        ])['decision'];
+        // Past what the permit is for it is the press's own scope that refuses.
+        expect($given === 'alone')->toBe($needed === 'alone' && 4 + $i % 8 <= 8, "draw $i");
+    }
+});

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 use MillStep\Core\Border\Fields;
-use MillStep\Core\Learning\Paper;
-use MillStep\Core\Learning\QuestionBank;
+use MillStep\Core\Learning\Check\Paper;
+use MillStep\Core\Learning\Check\QuestionBank;
 
 function bank(): QuestionBank
 {
@@ -39,7 +39,7 @@ function rightAnswers(Paper $paper): array
 {
     $answers = [];
     foreach ($paper->questions as $question) {
-        $answers[$question->id] = $question->figure === null ? $question->right : [(string) $question->figure->answer];
+        $answers[$question->id] = $question->rightAnswer();
     }
 
     return $answers;
@@ -53,8 +53,8 @@ it('draws the same paper from the same seed, and others from others', function (
 it('never lays the steps out in their right order, nor gives an answer away', function (): void {
     foreach (range(1, 200) as $seed) {
         foreach (bank()->draw($seed)->questions as $question) {
-            if ($question->kind->value === 'order') {
-                expect(array_column($question->choices, 'id'))->not->toBe($question->right);
+            if ($question->kind === 'order') {
+                expect(array_column($question->forLearner()['choices'], 'id'))->not->toBe($question->rightAnswer());
             }
             expect(json_encode($question->forLearner()))->not->toContain('right')->not->toContain('because');
         }
@@ -69,13 +69,12 @@ it('asks every critical question every time', function (): void {
 });
 
 it('takes a bare figure in the units in which the learner reads', function (): void {
-    $figure = bank()->draw(3)->questions[4]->figure;
-    $inches = number_format($figure->answer / 25.4, 4);
-    expect($figure->accepts($inches, 'in'))->toBeTrue()->and($figure->accepts($inches, 'mm'))->toBeFalse()
-        ->and($figure->accepts($figure->answer.' mm', 'in'))
-        ->toBeTrue()
-        ->and($figure->accepts((string) $figure->answer, 'in'))
-        ->toBeFalse();
+    $question = bank()->draw(3)->questions[4];
+    $answer = $question->key->answer;
+    $inches = number_format($answer / 25.4, 4);
+    expect($question->isRight([$inches], 'in'))->toBeTrue()->and($question->isRight([$inches], 'mm'))->toBeFalse()
+        ->and($question->isRight([$answer.' mm'], 'in'))->toBeTrue()
+        ->and($question->isRight([(string) $answer], 'in'))->toBeFalse();
 });
 
 it('passes all right, fails a wrong critical whatever the score', function (): void {
@@ -91,12 +90,14 @@ it('passes all right, fails a wrong critical whatever the score', function (): v
 });
 
 it('takes a figure in any unit, within its tolerance and no further', function (): void {
-    $figure = bank()->draw(3)->questions[4]->figure;
-    expect($figure->accepts((string) $figure->answer))->toBeTrue()
-        ->and($figure->accepts(number_format($figure->answer / 25.4, 4).' in'))->toBeTrue()
-        ->and($figure->accepts((string) ($figure->answer + 0.1)))->toBeTrue()
-        ->and($figure->accepts((string) ($figure->answer + 0.11)))->toBeFalse()
-        ->and($figure->accepts('a lot'))->toBeFalse();
+    $question = bank()->draw(3)->questions[4];
+    $answer = $question->key->answer;
+    expect($question->isRight([(string) $answer]))->toBeTrue()
+        ->and($question->isRight([number_format($answer / 25.4, 4).' in']))->toBeTrue()
+        ->and($question->isRight([(string) ($answer + 0.1)]))->toBeTrue()
+        ->and($question->isRight([(string) ($answer + 0.11)]))->toBeFalse()
+        ->and($question->isRight(['a lot']))->toBeFalse()
+        ->and($question->isRight([]))->toBeFalse();
 });
 
 it('refuses a bank that cannot be drawn from', function (): void {

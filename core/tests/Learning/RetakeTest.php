@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use MillStep\Core\Learning\Retake;
+use MillStep\Core\Learning\Check\Retake;
 
 it('waits after each try, and for a day after as many as are allowed', function (array $handedIn, string $now, ?string $until): void {
     $at = static fn (string $time): DateTimeImmutable => new DateTimeImmutable("2031-05-$time:00Z");

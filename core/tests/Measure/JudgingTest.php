@@ -70,3 +70,13 @@ it('finds no disagreement where there is none, and no spread in one pair', funct
         ->and(compute('reader_agreement', ['pairs' => [$pair(12.05, 12), $pair(9.05, 9)]]))->toMatchArray(['spread_mm' => 0.0])
         ->and(compute('reader_agreement', ['pairs' => [$pair(12.05, 12), $pair(8.95, 9)]])['bias_mm'])->toEqualWithDelta(0, 1e-9);
 });
+
+it('takes no lip that cannot be of the drill in the hand', function (float $lip, ?string $field): void {
+    $found = compute('drill_grind_check', [
+        'diameter_mm' => 10, 'lip_a_mm' => $lip, 'lip_b_mm' => 10, 'angle_a_deg' => 30, 'angle_b_deg' => 30, 'point_angle_deg' => 60,
+    ]);
+    expect($found['error']['field'] ?? null)->toBe($field);
+})->with([
+    // At 30° a lip reaches half its length: from a quarter to three quarters of the diameter.
+    [5.0, null], [4.99, 'lip_a_mm'], [15.0, null], [15.01, 'lip_a_mm'], [58.0, 'lip_a_mm'],
+]);

@@ -90,7 +90,7 @@ it('drills a blind hole deep enough for the lead of the very tap that finishes i
                 )
                     // The reading gives the tap its room, too.
                     ->and(operations($plan)['drill']['reading_mm'])
-                    ->toBeGreaterThanOrEqual(operations($plan)['drill']['total_depth_mm'] - 1e-9);
+                    ->toBeGreaterThanOrEqual(operations($plan)['drill']['total_depth_mm'] - inside($plan) - 1e-9);
             }
         }
     }
@@ -106,8 +106,8 @@ it('turns a straight-fluted tap back as the shop has it, and a spiral one not at
         ['purpose' => 'tapped', 'thread' => 'M8', 'through' => false, 'depth_mm' => 10],
         [...$with, 'crib' => ['drills' => crib(0.1), 'taps' => taps('M8', 'spiral_flute')]],
     );
-    expect(told(operations($straight)['tap']['why']))->toContain($words)
-        ->and(told(operations($spiral)['tap']['why']))->not->toContain($words);
+    expect(told(operations($straight)['tap']['needs']))->toContain($words)
+        ->and(told(operations($spiral)['tap']['needs']))->not->toContain($words);
 })->with([['every_turn', 'planning.reversing.every_turn'], ['when_it_stiffens', 'planning.reversing.when_it_stiffens']]);
 
 it('never turns a tap under power, nor a reamer backwards', function (): void {
@@ -115,7 +115,7 @@ it('never turns a tap under power, nor a reamer backwards', function (): void {
     $ream = operations(hole(['purpose' => 'reamed', 'diameter_mm' => 8]))['ream'];
     expect($tap)->not
         ->toHaveKey('rpm')
-        ->and(told($tap['cautions']))
+        ->and(told($tap['dangers']))
         ->toContain('planning.caution.isolated_tap')
         ->and(told($ream['cautions']))
         ->toContain('planning.caution.reamer_forward');
@@ -160,7 +160,7 @@ it('holds with the first usual way that holds, or as it is told, and says what w
     expect($plan['ready'])->toBe($holds);
     if (! $holds) {
         expect(told($plan['missing']))
-            ->toContain('instead=planning.instead.holding holding=workshop.holding.vice_bolted')
+            ->toContain('instead=planning.instead.holding holding=workshop.holding.strap_clamp_pair lever_mm=15')
             ->and(objections($plan))->not
             ->toBe([]);
     }
@@ -200,7 +200,9 @@ it('countersinks by hand where even the slowest speed is too fast for it', funct
         ->toBe($byHand ? 'planning.tool.hand_countersink' : 'planning.tool.countersink')
         ->and($lead['rpm'] ?? null)
         ->toBe($byHand ? null : $speeds[0])
-        ->and(told($lead['cautions']))
-        ->toContain($byHand ? 'planning.caution.isolated_countersink' : 'planning.caution.key_out')
+        ->and(told($lead['dangers'] ?? []))
+        ->toBe($byHand ? 'planning.caution.isolated_countersink' : '')
+        ->and(in_array('key_out', $lead['standing'] ?? [], true))
+        ->toBe(! $byHand)
         ->and(str_contains(told($lead['why']), 'planning.why.countersink_by_hand'))->toBe($byHand);
-})->with([[[280, 600], true], [[230, 600], false], [[180, 600], false]]);
+})->with([[[300, 600], true], [[280, 600], false], [[230, 600], false], [[180, 600], false]]);

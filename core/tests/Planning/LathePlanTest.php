@@ -101,10 +101,12 @@ it('says that a move is exact, or by how much it is over', function (float $thic
 })->with([[5.0, 'move_mm=7.2 divisions=144 over_mm=0'], [5.02, 'divisions=145 over_mm=0.03']]);
 
 it('lets a steady carry long work, and does not let the tailstock do two things', function (): void {
-    $deep = lathe(['depth_scale' => ['unit' => 'mm', 'graduation_mm' => 1, 'travel_mm' => 150]]);
-    expect(batch(['count' => 14, 'machine' => $deep, 'support' => 'steady'])['missing'])
+    $deep = ['machine' => lathe(['depth_scale' => ['unit' => 'mm', 'graduation_mm' => 1, 'travel_mm' => 150]]), 'support' => 'steady'];
+    // A drill of the long series, since fourteen rings are deeper than the usual one reaches.
+    $deep['crib'] = ['drills' => array_map(static fn (array $drill): array => [...$drill, 'flute_length_mm' => 125], crib(0.5))];
+    expect(batch(['count' => 14, ...$deep])['missing'])
         ->toBe([])
-        ->and(objections(batch(['count' => 14, 'machine' => $deep, 'support' => 'steady'])))
+        ->and(objections(batch(['count' => 14, ...$deep])))
         ->toBe([])
         ->and(told(batch(['count' => 11, 'support' => 'tailstock'])['missing']))
         ->toContain('planning.lacks.tailstock_twice');
@@ -137,7 +139,7 @@ it('makes a long bar ready to be carried by a centre', function (): void {
             'support' => 'tailstock',
             'crib' => ['drills' => crib(0.5), 'centre_drills' => []],
         ])['missing']),
-    )->toContain('planning.lacks.centre_drill size=3.15');
+    )->toContain('planning.lacks.centre_drill size=#3');
 });
 
 it('advises to push the bar into the spindle only where it fits', function (): void {
@@ -220,3 +222,19 @@ it('refuses what contradicts itself', function (array $with, string $field): voi
     [['count' => 0], 'count'],
     [['support' => 'rope'], 'support'],
 ]);
+
+it('says which corner of the blade is zeroed, and how thick a ring comes off', function (): void {
+    $plan = batch(['machine' => lathe(['dial' => ['graduation_mm' => 0.05, 'divisions_per_turn' => 40]])]);
+    $needs = operations($plan)['part_off']['needs'];
+    $move = $plan['batch']['move_mm'];
+    expect(told($needs))->toContain('planning.needs.blade_zero move_mm='.round($move, 2))
+        ->toContain('planning.needs.comes_off raw_mm='.round($move - 2, 2));
+});
+
+it('speaks of a lathe at a lathe only', function (): void {
+    $words = static fn (string $kind): string => told(array_column(
+        compute('setup_review', ['machine_kind' => $kind, 'rotation' => 'reverse'])['findings'],
+        'reason',
+    ));
+    expect($words('drill_press'))->toContain('rotation_wrong_press')->and($words('lathe'))->not->toContain('rotation_wrong_press');
+});

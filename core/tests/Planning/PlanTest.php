@@ -6,7 +6,7 @@ const HOLE_KINDS = [
     'clean', 'mark_out', 'punch', 'locate', 'hold', 'centre', 'pilot', 'step', 'drill', 'countersink', 'ream', 'tap',
     'deburr', 'measure',
 ];
-const LATHE_KINDS = ['face', 'centre', 'drill', 'ream', 'tap', 'turn', 'part_off', 'deburr', 'measure'];
+const LATHE_KINDS = ['face', 'centre', 'drill', 'countersink', 'ream', 'tap', 'turn', 'part_off', 'deburr', 'measure'];
 
 require_once __DIR__.'/helpers.php';
 
@@ -60,25 +60,26 @@ it('takes its figures from this crib and this machine', function (): void {
 
 it('reads depths on the machine\'s own scale: a through hole up, a blind one down', function (): void {
     $graduation = 25.4 / 32;
-    $through = array_column(hole(['purpose' => 'plain', 'diameter_mm' => 6], ['machine' => lathe()])['operations'], null, 'kind')['drill'];
-    $blind = array_column(
-        hole(['purpose' => 'plain', 'diameter_mm' => 6, 'through' => false, 'depth_mm' => 5], ['machine' => lathe()])['operations'],
-        null,
-        'kind',
-    )['drill'];
+    $plan = hole(['purpose' => 'plain', 'diameter_mm' => 6], ['machine' => lathe()]);
+    $through = operations($plan)['drill'];
+    $blind = operations(hole(
+        ['purpose' => 'plain', 'diameter_mm' => 6, 'through' => false, 'depth_mm' => 5],
+        ['machine' => lathe(), 'thickness_mm' => 20],
+    ))['drill'];
+    $in = inside($plan);
     expect(fmod($through['reading_mm'] + 1e-9, $graduation))->toBeLessThan(1e-6)
-        ->and($through['reading_mm'] - $through['total_depth_mm'])->toBeGreaterThanOrEqual(0)->toBeLessThan($graduation)
-        ->and($blind['total_depth_mm'] - $blind['reading_mm'])->toBeGreaterThanOrEqual(0)->toBeLessThan($graduation);
+        ->and($through['reading_mm'] + $in - $through['total_depth_mm'])->toBeGreaterThanOrEqual(0)->toBeLessThan($graduation)
+        ->and($blind['total_depth_mm'] - $in - $blind['reading_mm'])->toBeGreaterThanOrEqual(0)->toBeLessThan($graduation);
 });
 
 it('drills on to the next line where a tap needs the room, and says so where there is no next line', function (): void {
     $blind = ['purpose' => 'tapped', 'thread' => 'M4', 'through' => false, 'depth_mm' => 8];
     $drill = array_column(hole($blind, ['thickness_mm' => 20])['operations'], null, 'kind')['drill'];
-    $tight = hole($blind, ['thickness_mm' => ceil($drill['total_depth_mm'])]);
+    $tight = hole($blind, ['thickness_mm' => $drill['total_depth_mm'] + 1.05]);
     $between = array_column($tight['operations'], null, 'kind')['drill'];
     expect($drill['reading_mm'])->toEqual(ceil($drill['total_depth_mm']))->toBeGreaterThan($drill['total_depth_mm'])
         ->and($between['reading_mm'])->toEqual(floor($drill['total_depth_mm']))
-        ->and(told($tight['warnings']))->toContain('planning.warns.next_line_is_underside');
+        ->and(told($tight['warnings']))->toContain('planning.warns.next_line_too_deep');
 });
 
 it('says what is missing and what would do instead', function (array $hole, array $with, string $words): void {
@@ -86,7 +87,7 @@ it('says what is missing and what would do instead', function (array $hole, arra
     expect($plan['ready'])->toBeFalse()->and(told($plan['missing']))->toContain($words);
 })->with([
     'no such drill' => [['purpose' => 'plain', 'diameter_mm' => 9.2], ['crib' => ['drills' => crib(0.5)]],
-        'planning.lacks.drill wanted_mm=9.2 nearest=9 nearest_mm=9'],
+        'planning.lacks.drill_metric wanted_mm=9.2 nearest=9 nearest_mm=9'],
     'no tap drill' => [
         ['purpose' => 'tapped', 'thread' => 'M2'],
         ['crib' => ['drills' => [['designation' => '1', 'diameter_mm' => 1], ['designation' => '6', 'diameter_mm' => 6]]]],

@@ -39,7 +39,12 @@ it('plans everything by every school, and its own review has nothing against it'
 
                 continue;
             }
-            expect(objections($plan))
+            // What a way does not keep, the plan says too, and is not ready; its review has nothing else against it.
+            $unkept = str_contains(told($plan['missing']), 'planning.lacks.position');
+            expect(array_filter(
+                objections($plan),
+                static fn (string $said): bool => ! $unkept || ! str_starts_with($said, 'process_cannot_keep'),
+            ))
                 ->toBe([], "$name in $material by $key $choice")
                 ->and(array_filter(array_column($plan['operations'], 'why')))
                 ->toHaveCount(count($plan['operations']));
@@ -52,7 +57,7 @@ it('says which school is in force wherever one was chosen', function (string $ke
     foreach (PolicySettings::all()[$key]['choices'] ?? [] as $choice) {
         $step = operations(hole($wanted, [...$with, 'policy' => [$key => $choice, 'shop_speed_rpm' => 500]]))[$kind] ?? null;
         if ($step !== null) {
-            expect(told($step['why']))->toMatch(
+            expect(told([...$step['why'], ...$step['needs'] ?? []]))->toMatch(
                 '/planning\.(marking|punching|locating|chips|reversing|pilot|speed)\.|planning\.why\.(clearance_|left_for_|start_)/',
                 "$key $choice",
             );
@@ -77,9 +82,10 @@ it('changes with one school only what that school is about', function (string $k
     }
 })->with([
     ['marking_school', 'copper', ['mark_out']], ['marking_school', 'bare', ['mark_out']],
-    ['punching_school', 'prick_and_check', ['punch']], ['locating_school', 'pointer', ['locate']],
-    ['locating_school', 'edge_finder', ['locate']], ['reversing_school', 'every_turn', ['tap']],
-    ['start_school', 'spot', ['centre']], ['chip_school', 'push_on', ['pilot', 'step', 'drill']],
+    // Across a bar the middle is found by the same school, and how far off the crown one may start follows from the mark.
+    ['punching_school', 'prick_and_check', ['punch', 'centre']], ['locating_school', 'pointer', ['locate', 'mark_out']],
+    ['locating_school', 'edge_finder', ['locate', 'mark_out', 'centre']], ['reversing_school', 'every_turn', ['tap']],
+    ['start_school', 'spot', ['centre', 'pilot', 'drill']], ['chip_school', 'push_on', ['pilot', 'step', 'drill']],
 ]);
 
 it('steps up by no more than the shop allows, and ends at the size that was wanted', function (): void {

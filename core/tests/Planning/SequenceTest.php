@@ -65,7 +65,7 @@ it('takes dubbed drills where the material asks for zero rake, sharp ones elsewh
             'terms' => ['size' => ['code' => 'planning.size.metric', 'terms' => ['size' => '6']]]])->and($brass['warnings'])->toBe([]);
     $onlySharp = hole(['purpose' => 'plain', 'diameter_mm' => 6], [...BRASS, 'crib' => ['drills' => crib(0.5)]]);
     expect($onlySharp['ready'])->toBeTrue()->and(told($onlySharp['warnings']))->toContain('planning.warns.no_dubbed_drill')
-        ->and(told(operations($onlySharp)['drill']['cautions']))->toContain('planning.caution.grabs_stone_lips');
+        ->and(told(operations($onlySharp)['drill']['dangers']))->toContain('planning.caution.grabs_stone_lips');
     expect(operations(hole(['purpose' => 'plain', 'diameter_mm' => 6], ['crib' => $both]))['drill']['tool']['code'])
         ->toBe('planning.tool.twist_drill');
     $onlyDubbed = hole(['purpose' => 'plain', 'diameter_mm' => 6], ['crib' => ['drills' => crib(0.5, 'zero_rake')]]);
@@ -149,7 +149,7 @@ it('turns a straight-flute tap back by the school in force, and never in cast ir
             ['purpose' => 'tapped', 'thread' => 'M6', 'through' => false, 'depth_mm' => 10],
             ['material' => $material, 'thickness_mm' => 25, 'policy' => $policy],
         ),
-    )['tap']['why']);
+    )['tap']['needs']);
     expect($words([]))
         ->toContain('planning.reversing.when_it_stiffens')
         ->and($words(['reversing_school' => 'every_turn']))
@@ -250,15 +250,6 @@ it('judges a reamed hole by its class, and says when the gauge is missing', func
         )
         ->toBe([]);
 });
-
-it('warns of the bottom that a hand reamer leaves undersize', function (array $hole, bool $warned): void {
-    $words = told(hole(['purpose' => 'reamed', 'diameter_mm' => 8, ...$hole], ['thickness_mm' => 30])['warnings']);
-    expect(str_contains($words, 'planning.warns.hand_reamer_blind'))->toBe($warned);
-})->with([
-    'blind, by hand' => [['through' => false, 'depth_mm' => 12, 'reamer' => 'hand'], true],
-    'blind, by machine' => [['through' => false, 'depth_mm' => 12, 'reamer' => 'machine'], false],
-    'through, by hand' => [['reamer' => 'hand'], false],
-]);
 
 it('takes the hand reamer where the drill at hand suits only that', function (): void {
     // 7.9 leaves 0.1: too little for a machine reamer (0.15 to 0.25), right for a hand reamer (0.05 to 0.12).

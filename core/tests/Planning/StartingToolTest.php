@@ -23,11 +23,11 @@ it('starts a drill with a centre drill whose own pilot is no wider', function (f
     foreach ([['machine' => lathe(), 'work_diameter_mm' => 30], ['machine' => bench()]] as $on) {
         $steps = hole(
             ['purpose' => 'plain', 'diameter_mm' => $final],
-            [...$on, 'policy' => ['start_school' => 'spot', 'pilot_school' => $school]],
+            [...$on, 'thickness_mm' => 30, 'policy' => ['start_school' => 'spot', 'pilot_school' => $school]],
         )['operations'];
         $at = array_search('centre', array_column($steps, 'kind'), true);
         $pilot = StandardCentreDrill::named($steps[$at]['tool']['terms']['size'])->shape->pilot->inMm();
-        expect($pilot)->toBeLessThanOrEqual($steps[$at + 1]['diameter_mm'])->toBeGreaterThan($steps[$at + 1]['diameter_mm'] / 4);
+        expect($pilot)->toBeLessThanOrEqual($steps[$at + 1]['diameter_mm'])->toBeGreaterThan($steps[$at + 1]['diameter_mm'] / 4.2);
     }
 })->with([1.5, 2.0, 3.3, 5.0, 6.6, 8.5, 10.0, 13.0])->with(['web', 'stepped', 'single']);
 

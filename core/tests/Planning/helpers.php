@@ -76,3 +76,20 @@ function objections(array $plan): array
 
     return $codes;
 }
+
+/** How far below the face the tip of the final drill stands when its lips touch: nothing on a mere punch mark. */
+function inside(array $plan, float $angle = 118): float
+{
+    $steps = array_values(array_filter(
+        $plan['operations'],
+        static fn (array $step): bool => in_array($step['kind'], ['centre', 'pilot', 'step', 'drill'], true),
+    ));
+    $before = $steps[count($steps) - 2] ?? null;
+    $open = match ($before['kind'] ?? null) {
+        null => 0,
+        'centre' => array_column($before['figures'], null, 'key')['total_depth_mm']['terms']['mouth_mm'],
+        default => $before['diameter_mm'],
+    };
+
+    return min($open, end($steps)['diameter_mm']) / 2 / tan(deg2rad($angle / 2));
+}

@@ -7,7 +7,8 @@ function sound(array $with = []): array
 {
     return [
         'machine_kind' => 'drill_press', 'machine_in_service' => true, 'access' => 'alone', 'eye_protection' => true,
-        'loose_items' => false, 'chuck_key_in_chuck' => false, 'chuck_tight' => true,
+        'loose_items' => false, 'guards_closed' => true, 'drift_in_spindle' => false, 'table_locked' => true,
+        'chuck_key_in_chuck' => false, 'chuck_tight' => true,
         'chips_by_hand' => false, 'rotation' => 'forward', 'sharp' => true, 'changing_speed' => false,
         'material' => 'mild_steel', 'thickness_mm' => 8, 'sandwiched' => false, 'through' => true,
         'under_hole' => 'scrap',
@@ -52,6 +53,9 @@ it('finds what the list names, as severe as it says', function (array $setup, st
     [sound(['under_hole' => 'nothing']), 'no_backing', 'fix'],
     [sound(['under_hole' => 'parallel']), 'drill_into_table', 'stop'],
     [sound(['chuck_key_in_chuck' => true]), 'chuck_key_left', 'stop'],
+    [sound(['drift_in_spindle' => true]), 'drift_left', 'stop'],
+    [sound(['guards_closed' => false]), 'guard_open', 'stop'],
+    [sound(['table_locked' => false]), 'table_unlocked', 'fix'],
     [sound(['chuck_tight' => false]), 'chuck_not_tight', 'stop'],
     [sound(['tool' => 'wood_bit']), 'wood_bit_in_metal', 'stop'],
     [sound(['material' => 'brass_free_cutting', 'lubricant' => 'dry']), 'sharp_lips_in_grabbing_material', 'stop'],
@@ -117,6 +121,29 @@ it('finds what the list names, as severe as it says', function (array $setup, st
     [atLathe(['taper_clean' => false]), 'taper_dirty_or_burred', 'fix'],
     [atLathe(['centre_pilot_mm' => 2, 'centre_body_mm' => 5, 'centre_mouth_mm' => 3]), 'centre_too_shallow', 'fix'],
     [atLathe(['centre_pilot_mm' => 2, 'centre_body_mm' => 5, 'centre_mouth_mm' => 5]), 'centre_too_deep', 'fix'],
+    [sound(['tool' => 'tap', 'rpm' => 1400, 'diameter_mm' => 8, 'hand_tool' => false]), 'power_tap_too_fast', 'stop'],
+    [sound(['tool' => 'tap', 'rpm' => 450, 'diameter_mm' => 8, 'hand_tool' => false]), 'power_tap_too_fast', 'stop'],
+    [sound(['tool' => 'tap', 'rpm' => 1400, 'diameter_mm' => 8, 'operation_factor' => 1]), 'power_tap_too_fast', 'stop'],
+    [sound(['tool' => 'reamer', 'rpm' => 1400, 'diameter_mm' => 8]), 'power_tap_too_fast', 'stop'],
+    [sound(['tool' => 'reamer', 'rpm' => 1400, 'diameter_mm' => 8]), 'speed_too_fast', 'stop'],
+    [sound(['tool' => 'countersink', 'rpm' => 500, 'diameter_mm' => 10]), 'power_tap_too_fast', 'stop'],
+    [sound(['tool' => 'fly_cutter', 'rpm' => 500]), 'unknown_operation_factor', 'fix'],
+    [sound(['tool' => 'tap', 'major_mm' => 8, 'thread_depth_mm' => 6]), 'thread_too_short', 'fix'],
+    [sound(['tool' => 'tap', 'major_mm' => 8, 'thread_depth_mm' => 6, 'short_thread_known' => true]), 'thread_too_short', 'note'],
+    [sound(['tool' => 'tap', 'major_mm' => 8, 'thread_depth_mm' => 21]), 'thread_too_deep', 'note'],
+    [sound(['tool' => 'tap', 'major_mm' => 8]), 'unknown_thread_depth', 'fix'],
+    [sound(['through' => false, 'thickness_mm' => 13, 'depth_mm' => 9]), 'floor_too_thin', 'stop'],
+    [sound(['final_drill' => false, 'diameter_mm' => 2, 'pilot_mm' => 0, 'depth_mm' => 17, 'rpm' => 2500]), 'drill_too_slender', 'fix'],
+    [
+        atLathe(['tool' => 'parting_blade', 'blade_mm' => 2, 'parting_depth_mm' => 16.1, 'end_on_centre' => false]),
+        'parting_too_deep',
+        'stop',
+    ],
+    [
+        atLathe(['tool' => 'parting_blade', 'blade_mm' => 2, 'parting_depth_mm' => 9, 'end_on_centre' => true]),
+        'parting_supported_end',
+        'stop',
+    ],
     [sound(['rotation' => 'reverse']), 'rotation_wrong', 'stop'],
     [sound(['flute_length_mm' => 10]), 'drill_too_short', 'fix'],
     [sound(['through' => false, 'total_depth_mm' => 8]), 'breaks_through_blind', 'stop'],
@@ -167,3 +194,16 @@ it('blocks the start for every stop', function (): void {
         ->and(compute('setup_review', sound(['sharp' => false]))['may_start'])->toBeTrue()
         ->and(compute('setup_review', sound(['holding' => 'by magic']))['error']['field'])->toBe('holding');
 });
+
+it('has nothing against a tap, a reamer or a countersink at its own share of the speed, nor against one turned by hand', function (
+    array $facts,
+): void {
+    expect(found(sound($facts)))->not->toHaveKey('power_tap_too_fast')->not->toHaveKey('speed_too_fast')
+        ->not->toHaveKey('unknown_operation_factor');
+})->with([
+    [['tool' => 'tap', 'rpm' => 280, 'diameter_mm' => 8, 'hand_tool' => false]],
+    [['tool' => 'tap', 'rpm' => 1400, 'diameter_mm' => 8, 'hand_tool' => true, 'powered' => false]],
+    [['tool' => 'reamer', 'rpm' => 500, 'diameter_mm' => 8]],
+    [['tool' => 'countersink', 'rpm' => 280, 'diameter_mm' => 10]],
+    [['tool' => 'hole_saw', 'rpm' => 100, 'operation_factor' => 0.3]],
+]);

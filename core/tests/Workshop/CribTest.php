@@ -41,8 +41,38 @@ it('takes the other edge where there is none that fits, for the plan to say so',
     );
     expect(told($plan['warnings']))
         ->toContain('planning.warns.no_dubbed_drill drill=planning.tool.drill size=planning.size.metric size=5')
-        ->and(operations($plan)['drill']['cautions'][0]['code'])
-        ->toBe('planning.caution.grabs_stone_lips');
+        ->and(array_column(operations($plan)['drill']['dangers'], 'code'))
+        ->toContain('planning.caution.grabs_stone_lips');
+});
+
+it('plans without what is put aside, and says which good drill it took', function (): void {
+    $aside = static fn (float $mm, string $condition): array => [
+        'designation' => (string) $mm, 'diameter_mm' => $mm, 'condition' => $condition,
+    ];
+    $plan = static fn (array $drills, array $aside): array => hole(['purpose' => 'tapped', 'thread' => 'M8', 'through' => true], [
+        'thickness_mm' => 10,
+        'crib' => [
+            'drills' => array_map(static fn (float $mm): array => ['designation' => (string) $mm, 'diameter_mm' => $mm], $drills),
+            'aside' => $aside,
+        ],
+    ]);
+    $other = $plan([2, 6.9], [$aside(6.8, 'regrind')]);
+    expect($other['ready'])->toBeTrue()->and(told($other['warnings']))
+        ->toContain('planning.warns.best_drill_aside drill=planning.tool.drill size=planning.size.metric size=6.8')
+        ->toContain('condition=planning.condition.regrind')
+        ->toContain('taken=planning.tool.drill size=planning.size.metric size=6.9');
+    $none = $plan([2, 5], [$aside(6.8, 'lost')]);
+    expect($none['ready'])->toBeFalse()->and(told($none['warnings']))->toContain('planning.warns.only_aside')
+        ->toContain('condition=planning.condition.lost')->not->toContain('best_drill_aside');
+    // The good one and the dull one of a size lie in the same drawer; one that is lost can not be taken by mistake.
+    $twice = $plan([2, 6.8], [$aside(6.8, 'dull'), $aside(2, 'worn_out'), $aside(9, 'dull')]);
+    $codes = array_count_values(array_column($twice['warnings'], 'code'));
+    expect($codes['planning.warns.another_aside'] ?? 0)->toBe(2)->and(told($twice['warnings']))->not->toContain('best_drill_aside');
+    expect(told($plan([2, 6.8], [$aside(6.8, 'lost')])['warnings']))->not->toContain('aside');
+    // A dubbed drill is no loss to a job in steel, nor a sharp one to a job in brass.
+    $dubbed = [...$aside(6.8, 'dull'), 'edge' => 'zero_rake'];
+    expect(told($plan([2, 6.9], [$dubbed])['warnings']))->not->toContain('aside');
+    expect(static fn (): CribSpec => crib_of(['aside' => [$aside(6.8, 'sharpish')]]))->toThrow(InvalidInput::class);
 });
 
 it('tells what is not there from what nothing is said about', function (): void {

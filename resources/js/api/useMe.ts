@@ -1,6 +1,6 @@
-import { api, must } from './client';
+import { api, must, type Schemas } from './client';
 import { queryClient } from './queries';
-import { useQuery } from '@tanstack/vue-query';
+import { CancelledError, useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 
 export type Role = 'learner' | 'instructor' | 'lead' | 'auditor';
@@ -10,6 +10,21 @@ export const meQuery = {
   queryFn: () => must(api.GET('/api/people/me')),
   staleTime: 10_000,
 };
+
+/**
+ * Who is signed in, asked anew where what is known may be old or `fresh` wants it so. A question that joined one under way
+ * is cut off when everything is read again meanwhile; that says nothing about who it is, so it is put once more.
+ * @throws Refused|Unreachable
+ */
+export async function askMe(fresh = false): Promise<Schemas['Me']> {
+  for (;;) {
+    try {
+      return await queryClient.fetchQuery(fresh ? { ...meQuery, staleTime: 0 } : meQuery);
+    } catch (error) {
+      if (!(error instanceof CancelledError)) throw error;
+    }
+  }
+}
 
 /** Who is signed in on this device. */
 export function useMe() {

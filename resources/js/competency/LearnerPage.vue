@@ -5,12 +5,15 @@ import LogbookEntries from '@/practice/LogbookEntries.vue';
 import PageState from '@/ui/PageState.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
 import { useQuery } from '@tanstack/vue-query';
-import { computed } from 'vue';
+import { computed, nextTick, useTemplateRef, type ComponentPublicInstance } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { useRoute, useRouter } from 'vue-router';
 import HoldPanel from './HoldPanel.vue';
 import LedgerList from './LedgerList.vue';
 import PermitCard from './PermitCard.vue';
+import PermitLadder from './PermitLadder.vue';
 import PermitPath from './PermitPath.vue';
+import { usePermitLadder } from './usePermitLadder';
 
 const props = defineProps<{ id: string }>();
 const { t } = useI18n();
@@ -22,6 +25,19 @@ const record = useQuery({
   refetchInterval: REFRESH_MS,
 });
 const print = () => window.print();
+/** Which permit is looked at stands in the address, so that one comes back to it. */
+const route = useRoute();
+const router = useRouter();
+const { current } = usePermitLadder(() => record.data.value?.permits ?? []);
+const shown = computed(
+  () => record.data.value?.permits.find(({ code }) => code === route.query.permit) ?? current.value ?? null,
+);
+const path = useTemplateRef<ComponentPublicInstance>('path');
+async function look(permit: string) {
+  await router.replace({ query: { ...route.query, permit } });
+  await nextTick();
+  (path.value?.$el as HTMLElement | undefined)?.scrollIntoView({ block: 'start' });
+}
 const own = computed(() => String(person.value?.id) === props.id);
 </script>
 
@@ -34,11 +50,19 @@ const own = computed(() => String(person.value?.id) === props.id);
         {{ t('record.print') }}
       </button>
     </div>
+    <PermitLadder
+      v-if="data.permits.length > 1"
+      class="mt-4"
+      :permits="data.permits"
+      :chosen="shown?.code ?? null"
+      @choose="look"
+    />
     <PermitPath
-      v-for="permit in data.permits"
-      :key="permit.code"
-      class="mt-5"
-      :permit="permit"
+      v-if="shown"
+      :key="shown.code"
+      ref="path"
+      class="mt-5 scroll-mt-4"
+      :permit="shown"
       :learner-id="data.learner.id"
       :own="own"
     />
@@ -58,10 +82,10 @@ const own = computed(() => String(person.value?.id) === props.id);
         <LogbookEntries class="mt-2" :learner-id="data.learner.id" :learner-name="data.learner.name" />
       </section>
       <HoldPanel
-        v-for="permit in data.permits"
-        :key="permit.code"
+        v-if="shown"
+        :key="shown.code"
         class="mt-8 print:hidden"
-        :permit="permit"
+        :permit="shown"
         :learner-id="data.learner.id"
       />
     </template>

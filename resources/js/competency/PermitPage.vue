@@ -184,6 +184,12 @@ const named = (list: { code: string; title: string }[]) =>
           <label class="flex min-h-12 items-center gap-3">
             <input v-model="form.companion" type="checkbox" class="size-6" /> {{ t('permits.companion') }}
           </label>
+          <label class="flex min-h-12 items-center gap-3">
+            <input v-model="form.further" type="checkbox" class="size-6" />
+            <span
+              >{{ t('permits.further') }}<span class="block text-quiet">{{ t('permits.furtherHint') }}</span></span
+            >
+          </label>
         </section>
         <section class="space-y-4 border-t border-hairline pt-4">
           <h2>{{ t('permits.holds') }}</h2>

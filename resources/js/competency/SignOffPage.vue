@@ -93,7 +93,7 @@ const sign = useAction(
     ),
   () => {
     intent.done();
-    return router.push({ name: 'learner', params: { id: props.id } });
+    return router.push({ name: 'learner', params: { id: props.id }, query: { permit: props.permit } });
   },
 );
 const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length === 0 ? sign.error.value : null));

@@ -42,8 +42,15 @@ const end = useCommand((turn: string) => ({
 const search = ref('');
 const order = ref<'name' | 'stage'>('name');
 const chosenPermit = ref('');
+/** The permit that most learners are on their way to: the class is about that one. */
+const busiest = computed(() => {
+  const learners = today.data.value?.cohorts.flatMap((cohort) => cohort.learners) ?? [];
+  const underWay = (code: string) =>
+    learners.filter(({ standings }) => [2, 3, 4].includes(standings[code]?.stage ?? 0)).length;
+  return [...(today.data.value?.permits ?? [])].sort((a, b) => underWay(b.code) - underWay(a.code))[0];
+});
 const permit = computed(
-  () => today.data.value?.permits.find(({ code }) => code === chosenPermit.value) ?? today.data.value?.permits[0],
+  () => today.data.value?.permits.find(({ code }) => code === chosenPermit.value) ?? busiest.value,
 );
 const cohorts = computed(() =>
   (today.data.value?.cohorts ?? []).map((cohort) => ({
@@ -125,7 +132,11 @@ const cohorts = computed(() =>
           <h2 class="mr-auto">{{ permit?.name ?? t('today.noPermit') }}</h2>
           <label v-if="data.permits.length > 1" class="flex items-center gap-2 text-sm">
             {{ t('today.permit') }}
-            <select v-model="chosenPermit" class="field w-56">
+            <select
+              :value="permit?.code"
+              class="field w-56"
+              @change="chosenPermit = ($event.target as HTMLSelectElement).value"
+            >
               <option v-for="each in data.permits" :key="each.code" :value="each.code">{{ each.name }}</option>
             </select>
           </label>

@@ -209,7 +209,7 @@ describe('the sign-off', () => {
       operations: ['drill', 'ream'],
       companion: false,
     });
-    expect(push).toHaveBeenCalledWith({ name: 'learner', params: { id: '9' } });
+    expect(push).toHaveBeenCalledWith({ name: 'learner', params: { id: '9' }, query: { permit: 'drill' } });
   });
 
   it('narrows the scope to materials and operations', async () => {

@@ -42,6 +42,9 @@ const take = useAction((code: string) => must(api.POST('/api/content/packs/{code
               }}
             </p>
           </div>
+          <p v-if="pack.needs.length > 0 && !pack.taken_at" class="basis-full text-sm text-quiet">
+            {{ t('content.needs', { packs: pack.needs.join('; ') }) }}
+          </p>
           <div>
             <p v-if="pack.taken_at" class="mb-2 text-alone">
               ✓ {{ t('content.takenOn', { day: d(pack.taken_at, { dateStyle: 'medium' }) }) }}

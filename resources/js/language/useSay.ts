@@ -33,9 +33,9 @@ export function useSay() {
     if (!known(key)) return code;
     const named = Object.fromEntries(Object.entries(terms).map(([name, term]) => [name, termIn(name, term)]));
     const said = typeof terms.count === 'number' ? t(key, named, terms.count) : t(key, named);
-    // A sentence begins with a capital, also where it begins with a term; a name stays as it is.
+    // A sentence begins with a capital, also where it begins with a term or ends in another sentence; a name stays as it is.
     const template = String(tm(key)).trimEnd();
-    return template.endsWith('.') && !template.startsWith('{key}') ? capital(said) : said;
+    return /\.( \{\w+\})?$/.test(template) && !template.startsWith('{key}') ? capital(said) : said;
   }
 
   function termIn(name: string, term: unknown): string {

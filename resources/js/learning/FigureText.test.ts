@@ -58,6 +58,12 @@ describe('a sentence with figures', () => {
     expect(mountIn(paragraph('Drill to {{depth.reading}}.'), {}).text()).toContain('once you have read the scale');
   });
 
+  it('says that a plan has none of what it lacks, and does not promise it', () => {
+    const text = mountIn(paragraph('Look at the {{never.planned}}.'), {}).text();
+    expect(text).toContain('this plan has none');
+    expect(text).not.toContain('once you have read the scale');
+  });
+
   it("opens its working: the rule, the formula, this case's values, and that it is a teaching value", async () => {
     const sentence = mountIn(paragraph('{{final.speed}}'), {}, { attachTo: document.body } as never);
     await sentence.find('button').trigger('click');

@@ -6,19 +6,29 @@ import PageState from '@/ui/PageState.vue';
 import type { RuleMark } from '@/ui/rule';
 import SteelRule from '@/ui/SteelRule.vue';
 import { useCommand } from '@/ui/useCommand';
+import { useEventListener, useNow } from '@vueuse/core';
 import { useQuery, useQueryClient } from '@tanstack/vue-query';
 import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { useSay } from '@/language/useSay';
+import { useMe } from '@/api/useMe';
+import { useUnits } from '@/measure/useUnits';
 import { useI18n } from 'vue-i18n';
 import FigureText from './FigureText.vue';
+import LessonBindings from './LessonBindings.vue';
+import LessonCard from './LessonCard.vue';
+import LessonFrame from './LessonFrame.vue';
+import LessonNotes from './LessonNotes.vue';
 import LessonSection from './LessonSection.vue';
 import LessonSheet from './LessonSheet.vue';
 import LessonStep from './LessonStep.vue';
-import PlanLinks from '@/planning/saved/PlanLinks.vue';
+import { useReadAloud } from './useReadAloud';
+import { useSwipeSteps } from './useSwipeSteps';
 
 const props = defineProps<{ code: string }>();
 const { t } = useI18n();
 const { say } = useSay();
+const { teaches } = useMe();
+const { length } = useUnits();
 const client = useQueryClient();
 const key = ['lesson', props.code];
 const WAITING_REFRESH_MS = 3_000;
@@ -75,37 +85,58 @@ watch(
     done.value?.scrollIntoView({ block: 'center' });
   },
 );
-function print() {
+/** The step with its words, or the instructor's card alone: whichever was asked for goes onto the paper. */
+const paper = ref<'lesson' | 'card'>('lesson');
+async function print(what: 'lesson' | 'card') {
+  paper.value = what;
+  await nextTick();
   window.print();
 }
+/** Next and back by key, as a page is turned; not while something is typed. */
+useEventListener(window, 'keydown', (event) => {
+  if (event.ctrlKey || event.metaKey || event.altKey) return;
+  if (event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [role=dialog]')) return;
+  if (event.key === 'ArrowRight' || event.key === 'PageDown') go(1);
+  else if (event.key === 'ArrowLeft' || event.key === 'PageUp') go(-1);
+  else return;
+  event.preventDefault();
+});
+const turned = useTemplateRef<HTMLElement>('swipe');
+useSwipeSteps(turned, go);
+const aloud = useReadAloud();
+/** A step that begins above the edge of the screen is brought down to it; and nobody goes on hearing the one before. */
+watch(current, async (_, before) => {
+  aloud.stop();
+  if (before === null) return;
+  await nextTick();
+  if ((turned.value?.getBoundingClientRect().top ?? 0) < 0) turned.value?.scrollIntoView({ block: 'start' });
+});
+/** How long one has been at it: to see, never to nag. */
+const begun = Date.now();
+const { now } = useNow({ interval: 30_000, controls: true });
+const minutes = computed(() => Math.max(0, Math.floor((now.value.getTime() - begun) / 60_000)));
 </script>
 
 <template>
   <PageState v-slot="{ data }" :data="lesson.data.value" :error="lesson.error.value" @retry="lesson.refetch()">
     <div class="print:hidden">
-      <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
-        <h1>
+      <div class="flex flex-wrap items-center gap-x-5">
+        <h1 class="text-2xl">
           <span class="reading mr-2 text-bronze">{{ data.code }}</span>{{ data.title }}
         </h1>
-        <p class="text-quiet">
-          {{ t('lesson.facts', { place: data.place, minutes: data.minutes, version: data.version }) }}
+        <p v-if="data.progress && !data.progress.completed_at" class="ml-auto text-quiet">
+          {{ t('lesson.timer', { gone: minutes, planned: data.minutes }) }}
         </p>
-        <button type="button" class="ml-auto min-h-12 px-2 underline underline-offset-4" @click="print">
-          {{ t('lesson.print') }}
+        <button
+          v-if="aloud.can && step"
+          type="button"
+          class="min-h-12 px-2 underline underline-offset-4"
+          :class="{ 'ml-auto': !data.progress || data.progress.completed_at }"
+          @click="aloud.speaking.value ? aloud.stop() : aloud.read(step, data.figures)"
+        >
+          {{ t(aloud.speaking.value ? 'lesson.aloud.stop' : 'lesson.aloud.read') }}
         </button>
       </div>
-      <p v-if="data.part && data.machine" class="mt-1 text-quiet">
-        {{
-          t('lesson.bound', {
-            part: data.part.name,
-            stock: data.part.stock,
-            hole: data.part.hole,
-            machine: data.machine.name,
-            crib: data.machine.crib,
-          })
-        }}
-      </p>
-      <PlanLinks class="mt-1" :plans="data.plans" />
       <p v-if="data.fault" role="alert" class="mt-3 border-2 border-no p-3">
         <strong class="text-no">✕</strong> {{ t('lesson.fault') }} {{ say(data.fault) }}
       </p>
@@ -123,16 +154,10 @@ function print() {
           t('lesson.toPath')
         }}</RouterLink>
       </p>
-      <details class="mt-3">
-        <summary class="flex min-h-12 cursor-pointer items-center font-semibold">
-          ▸ {{ t('lesson.layOut', data.tools.length) }}
-        </summary>
-        <ul class="ml-6 list-disc pb-2">
-          <li v-for="tool in data.tools" :key="tool"><FigureText :text="tool" :figures="data.figures" /></li>
-        </ul>
-      </details>
-
-      <div class="mt-2 grid items-start gap-5 md:grid-cols-[250px_1fr] xl:grid-cols-[250px_1fr_340px]">
+      <div
+        class="mt-2 grid items-start gap-5 md:grid-cols-[250px_1fr]"
+        :class="{ 'xl:grid-cols-[250px_1fr_340px]': !step?.drawing }"
+      >
         <SteelRule
           orientation="vertical"
           class="max-md:hidden"
@@ -141,7 +166,22 @@ function print() {
           :label="t('lesson.steps')"
           @select="chosen = $event"
         />
-        <div v-if="step">
+        <div v-if="step" ref="swipe">
+          <p v-if="data.own_sizes.length > 0" class="mb-2 text-lg">
+            {{ t('lesson.ownSize') }}
+            <strong v-for="own in data.own_sizes" :key="own.key" class="mr-3"
+              >{{ t(`lesson.sizeKey.${own.key}`) }} <span class="reading">{{ length(own.value_mm) }}</span></strong
+            >
+          </p>
+          <p v-if="index === 0" class="mb-2">
+            <strong>{{ t('lesson.layOut', data.tools.length) }}:</strong>{{ ' ' }}
+            <template v-for="(tool, place) in data.tools" :key="tool"
+              ><FigureText :text="tool" :figures="data.figures" />{{
+                place < data.tools.length - 1 ? '; ' : '. '
+              }}</template
+            >
+            {{ data.frame.opening }}
+          </p>
           <LessonStep
             :key="step.key"
             :step="step"
@@ -152,6 +192,7 @@ function print() {
             :can-answer="canAnswer"
             :busy="answer.busy.value"
             @answer="answer.run({ step: step.key, value: $event })"
+            @opened="lesson.refetch()"
           />
           <ErrorNote class="mt-3" :error="answer.error.value" @retry="answer.reset()" />
           <div class="mt-4 flex justify-between gap-3">
@@ -161,9 +202,13 @@ function print() {
             >
           </div>
         </div>
-        <LessonSection class="md:col-start-2 xl:col-start-3" :lesson="data" />
+        <LessonSection v-if="!step?.drawing" class="md:col-start-2 xl:col-start-3" :lesson="data" />
       </div>
+      <LessonNotes v-if="data.progress" :key="data.progress.id" class="mt-4 max-w-3xl" :lesson="data" />
+      <LessonBindings v-if="teaches" :code="code" />
+      <LessonFrame class="mt-4" :lesson="data" @card="print('card')" @sheet="print('lesson')" />
     </div>
-    <LessonSheet :lesson="data" class="hidden print:block" />
+    <LessonCard v-if="paper === 'card'" :lesson="data" class="hidden print:block" />
+    <LessonSheet v-else :lesson="data" class="hidden print:block" />
   </PageState>
 </template>

@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
+import DrawingView from '@/planning/drawing/DrawingView.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import FigureText from './FigureText.vue';
 import LessonSection from './LessonSection.vue';
 
 /** The lesson on paper: all steps with their figures, black on white. */
-defineProps<{ lesson: Schemas['Lesson'] }>();
+const props = defineProps<{ lesson: Schemas['Lesson'] }>();
+const drawn = computed(() => props.lesson.steps.some((step) => step.drawing));
 const { t } = useI18n();
 </script>
 
@@ -33,26 +36,35 @@ const { t } = useI18n();
         }}</template
       >
     </p>
-    <LessonSection class="float-right ml-4 w-64" :lesson="lesson" />
-    <ol class="mt-3 space-y-3">
+    <LessonSection v-if="!drawn" class="float-right ml-4 w-64" :lesson="lesson" />
+    <!-- Two columns, each step whole: what fits goes onto one page. -->
+    <ol class="mt-2 gap-x-5 text-[10.5pt] leading-snug print:columns-2">
       <li
         v-for="(step, index) in lesson.steps"
         :key="step.key"
-        class="break-inside-avoid border-t border-hairline pt-2"
+        class="mb-2 break-inside-avoid border-t border-hairline pt-1"
       >
+        <div v-if="step.drawing" class="float-right mb-1 ml-2 w-[3.4cm]">
+          <DrawingView :drawing="step.drawing" class="max-h-[2.6cm]" />
+        </div>
         <p class="font-bold">{{ index + 1 }}. {{ step.title }}</p>
-        <p v-if="step.caution" class="border-y-2 border-ink py-1 font-bold">
+        <p v-if="step.caution" class="overflow-hidden border-y border-ink text-[9.5pt] font-bold">
           ⚠ <FigureText :text="step.caution" :figures="lesson.figures" />
         </p>
-        <p class="text-lg"><FigureText :text="step.do" :figures="lesson.figures" /></p>
-        <p v-if="step.right" class="text-sm">✓ <FigureText :text="step.right" :figures="lesson.figures" /></p>
-        <ul v-if="step.choice" class="ml-4 text-sm">
-          <li v-for="option in step.choice" :key="option.id">☐ {{ option.text }}</li>
+        <p><FigureText :text="step.do" :figures="lesson.figures" /></p>
+        <p v-if="step.right" class="text-[9.5pt]">✓ <FigureText :text="step.right" :figures="lesson.figures" /></p>
+        <ul v-if="step.choice" class="text-[9.5pt]">
+          <li v-for="option in step.choice" :key="option.id">
+            ☐ <FigureText :text="option.text" :figures="lesson.figures" />
+          </li>
         </ul>
-        <p v-if="step.reading" class="text-sm">{{ step.reading.ask }} ______________</p>
-        <p v-if="step.hold" class="text-sm">{{ t('lesson.holdPoint') }} {{ step.hold }} ______________</p>
+        <p v-if="step.reading" class="text-[9.5pt]">{{ step.reading.ask }} __________</p>
+        <p v-if="step.hold" class="text-[9.5pt]">
+          <strong>{{ t('lesson.holdPoint') }}</strong>
+          <FigureText :text="step.hold" :figures="lesson.figures" /> __________
+        </p>
       </li>
     </ol>
-    <PrecedenceNote class="mt-4" />
+    <PrecedenceNote class="mt-2 text-[9pt]" />
   </section>
 </template>

@@ -4,10 +4,12 @@ import { useUnits } from '@/measure/useUnits';
 import { withUnit } from '@/measure/withUnit';
 import BigButton from '@/ui/BigButton.vue';
 import CautionNote from '@/ui/CautionNote.vue';
+import DrawingView from '@/planning/drawing/DrawingView.vue';
 import FormField from '@/ui/FormField.vue';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import FigureText from './FigureText.vue';
+import OpenHere from './OpenHere.vue';
 
 /** One step: the caution before it, what to do, why, and how to see that it is right. */
 const props = defineProps<{
@@ -19,28 +21,35 @@ const props = defineProps<{
   canAnswer: boolean;
   busy: boolean;
 }>();
-const emit = defineEmits<{ answer: [value: string | null] }>();
+const emit = defineEmits<{ answer: [value: string | null]; opened: [] }>();
 const { t } = useI18n();
 const { units } = useUnits();
+/** A machine's scale is read in its own unit, a gauge in the reader's; divisions of a dial are only counted. */
+const ON_SCALE = ['scale_touch', 'depth_reading', 'face_reading', 'full_depth'];
+const unit = computed(() =>
+  ON_SCALE.includes(props.step.reading?.kind ?? '') ? (props.machine?.depth_scale?.unit ?? units.value) : units.value,
+);
+const counted = computed(() => props.step.reading?.kind === 'divisions');
 /** The reading that was judged last, as it was typed. */
 const judged = computed(() =>
-  props.step.answer?.value && props.step.reading
-    ? withUnit(props.step.answer.value, props.step.answer.units ?? units.value)
-    : '',
+  !props.step.answer?.value || !props.step.reading
+    ? ''
+    : counted.value
+      ? props.step.answer.value
+      : withUnit(props.step.answer.value, props.step.answer.units ?? units.value),
 );
 const typed = ref(judged.value);
-const unit = computed(() =>
-  props.step.reading?.kind === 'hole_diameter' ? units.value : (props.machine?.depth_scale?.unit ?? units.value),
-);
 /** What is typed carries the unit in which it was typed, so that switching units half way changes no reading. */
 let typingIn = unit.value;
 function kept() {
-  typed.value = withUnit(typed.value, typingIn);
+  if (!counted.value) typed.value = withUnit(typed.value, typingIn);
 }
 function check() {
   kept();
   emit('answer', typed.value);
 }
+/** By its place: the order is each learner's own, and says nothing of which is right. */
+const LETTERS = 'ABCDEF';
 const verdict = computed(() => props.step.answer?.verdict ?? null);
 </script>
 
@@ -53,6 +62,7 @@ const verdict = computed(() => props.step.answer?.verdict ?? null);
     <CautionNote v-if="step.caution"><FigureText :text="step.caution" :figures="figures" /></CautionNote>
     <div class="space-y-4 p-5">
       <p class="text-xl leading-relaxed"><FigureText :text="step.do" :figures="figures" big /></p>
+      <DrawingView v-if="step.drawing" :drawing="step.drawing" class="mx-auto max-h-80 max-w-2xl" />
       <p v-if="step.why">
         <strong class="text-bronze">{{ t('lesson.why') }}</strong> <FigureText :text="step.why" :figures="figures" />
       </p>
@@ -68,7 +78,7 @@ const verdict = computed(() => props.step.answer?.verdict ?? null);
       </dl>
 
       <form v-if="step.reading" class="border-t border-hairline pt-4" @submit.prevent="check">
-        <FormField v-slot="field" :label="step.reading.ask" :hint="t(`lesson.readIn.${unit}`)">
+        <FormField v-slot="field" :label="step.reading.ask" :hint="t(`lesson.readIn.${counted ? 'count' : unit}`)">
           <div class="flex gap-3">
             <input
               :id="field.id"
@@ -101,7 +111,7 @@ const verdict = computed(() => props.step.answer?.verdict ?? null);
       <fieldset v-else-if="step.choice" class="space-y-2 border-t border-hairline pt-4">
         <legend class="sr-only">{{ t('lesson.choose') }}</legend>
         <button
-          v-for="option in step.choice"
+          v-for="(option, place) in step.choice"
           :key="option.id"
           type="button"
           class="flex min-h-14 w-full items-center gap-3 border px-4 py-2 text-left text-lg"
@@ -116,7 +126,9 @@ const verdict = computed(() => props.step.answer?.verdict ?? null);
           :aria-pressed="step.answer?.value === option.id"
           @click="emit('answer', option.id)"
         >
-          <span class="reading uppercase">{{ option.id }}</span><span>{{ option.text }}</span>
+          <span class="reading">{{ LETTERS[place] }}</span><span
+            ><FigureText :text="option.text" :figures="figures" plain
+          /></span>
         </button>
         <p
           v-if="step.answer?.said"
@@ -124,13 +136,13 @@ const verdict = computed(() => props.step.answer?.verdict ?? null);
           class="text-lg font-semibold"
           :class="verdict === 'right' ? 'text-alone' : 'text-no'"
         >
-          {{ verdict === 'right' ? '✓' : '✕' }} {{ step.answer.said }}
+          {{ verdict === 'right' ? '✓' : '✕' }} <FigureText :text="step.answer.said" :figures="figures" />
         </p>
       </fieldset>
 
       <div v-else-if="step.hold" class="border-t border-hairline pt-4">
         <p class="font-semibold">{{ t('lesson.holdPoint') }}</p>
-        <p>{{ step.hold }}</p>
+        <p><FigureText :text="step.hold" :figures="figures" /></p>
         <p v-if="step.sent_back && !step.done" class="mt-2 border-2 border-supervised p-3" role="status">
           <strong class="text-supervised">▲ {{ t('lesson.sentBack') }}</strong> {{ step.sent_back }}
         </p>
@@ -138,9 +150,15 @@ const verdict = computed(() => props.step.answer?.verdict ?? null);
         <p v-else-if="step.waiting_since" class="mt-2 text-lg font-semibold text-supervised" role="status">
           ‖ {{ t('lesson.holdWaiting') }}
         </p>
-        <BigButton v-else-if="canAnswer" class="mt-3" tone="main" :busy="busy" @click="emit('answer', null)">{{
-          t('lesson.holdAsk')
-        }}</BigButton>
+        <OpenHere v-if="!step.done && step.hold_id !== null" :hold="step.hold_id" @opened="emit('opened')" />
+        <BigButton
+          v-if="!step.done && !step.waiting_since && canAnswer"
+          class="mt-3"
+          tone="main"
+          :busy="busy"
+          @click="emit('answer', null)"
+          >{{ t('lesson.holdAsk') }}</BigButton
+        >
       </div>
 
       <div v-else-if="canAnswer" class="flex justify-end border-t border-hairline pt-4">

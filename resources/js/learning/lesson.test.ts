@@ -19,9 +19,11 @@ const step = (given: Partial<Schemas['LessonStep']> = {}): Schemas['LessonStep']
   reading: null,
   choice: null,
   hold: null,
+  drawing: null,
   done: false,
   answer: null,
   sent_back: null,
+  hold_id: null,
   waiting_since: null,
   ...given,
 });
@@ -93,7 +95,7 @@ describe('a step of a lesson', () => {
 
   it("takes a reading in the scale's own unit, a hole in the reader's", async () => {
     const reading = (kind: string) => ({ name: 'touch', kind, ask: 'What does the scale show at the touch?' });
-    const scale = show({ reading: reading('scale') });
+    const scale = show({ reading: reading('scale_touch') });
     expect(scale.text()).toMatch(/inch|in\b/);
     await scale.find('input').setValue('1-1/4');
     await scale.find('form').trigger('submit');
@@ -150,14 +152,23 @@ describe('a lesson', () => {
     place: 'drill press',
     minutes: 45,
     tools: ['Vice', 'Brush'],
+    frame: {
+      opening: 'A vice and a brush.',
+      misconceptions: [{ said: 'One clamp is enough.', so: 'It is a hinge.' }],
+      words: [{ word: 'quill', is: 'the sleeve of the spindle' }],
+      card: ['Six at most.'],
+      adaptations: { left_handed: 'From your side.', seated: null, deaf: null },
+      ending: { repeat: null, can: 'You can now clamp.', not_yet: null },
+    },
     part: null,
     machine: null,
+    own_sizes: [],
     steps,
     plans: [],
     figures: {},
     drawing: null,
     fault: null,
-    progress: { id: 'p1', open: true, next, completed_at: null },
+    progress: { id: 'p1', open: true, next, notes: '', completed_at: null },
     ...more,
   });
   const first = step({ key: 'a', title: 'First' });
@@ -257,7 +268,7 @@ describe('a lesson', () => {
   it('says when it is completed, and what it lacks', async () => {
     const done = await page(
       lesson([{ ...first, done: true }], null, {
-        progress: { id: 'p1', open: true, next: null, completed_at: '2031-05-02T10:00:00Z' },
+        progress: { id: 'p1', open: true, next: null, notes: '', completed_at: '2031-05-02T10:00:00Z' },
       }),
     );
     expect(done.find('[role=status]').text()).toContain('✓');
@@ -265,5 +276,119 @@ describe('a lesson', () => {
       lesson([first], 'a', { fault: message('planning.lacks.drill', { wanted_mm: 9, nearest: '8', nearest_mm: 8 }) }),
     );
     expect(short.text()).toContain('The crib has no 9 mm drill.');
+  });
+
+  it('turns over by key, but not while something is typed', async () => {
+    const mounted = await page(lesson([{ ...first, done: true }, second, third], 'b'));
+    const press = async (key: string, target: EventTarget = window) => {
+      target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+      await flushPromises();
+    };
+    await press('ArrowRight');
+    expect(title(mounted)).toBe('Third');
+    await press('PageUp');
+    await press('ArrowLeft');
+    expect(title(mounted)).toBe('First');
+    const field = document.createElement('input');
+    document.body.append(field);
+    await press('ArrowRight', field);
+    expect(title(mounted)).toBe('First');
+    field.remove();
+    mounted.unmount();
+  });
+
+  it('says at the first step what to lay out; what it is about is folded away, and whole', async () => {
+    const mounted = await page(lesson([first, second], 'a'));
+    expect(mounted.findAll('p').some((line) => line.text().includes('Vice; Brush.'))).toBe(true);
+    expect(mounted.find('details').attributes('open')).toBeUndefined();
+    const text = mounted.find('details').text();
+    for (const words of [
+      'A vice and a brush.',
+      'It is a hinge.',
+      'the sleeve of the spindle',
+      'From your side.',
+      'You can now clamp.',
+    ])
+      expect(text).toContain(words);
+    const begun = await page(lesson([{ ...first, done: true }, second], 'b'));
+    expect(begun.find('article h2').element.closest('div')?.textContent).not.toContain('Vice; Brush.');
+  });
+
+  it('puts figures into an option as plain words: a button has no button in it', async () => {
+    const mounted = await page(
+      lesson([{ ...second, choice: [{ id: 'x', text: 'Set {{final.speed}}.' }] }], 'b', {
+        figures: {
+          'final.speed': {
+            key: 'final.speed',
+            unit: 'rpm',
+            value: 500,
+            name: null,
+            rule: 'speed.ok',
+            formula: '',
+            terms: {},
+            teaching_value: true,
+            unsure: null,
+          },
+        },
+      }),
+    );
+    const option = mounted.find('article fieldset button');
+    expect(option.text()).toBe('ASet 500 rpm.');
+    expect(option.find('button').exists()).toBe(false);
+  });
+
+  it('keeps notes when one stops writing, and both where another device wrote', async () => {
+    const mounted = await page(lesson([first, second], 'a'));
+    const notes = mounted.find('textarea');
+    serve('PUT /api/learning/progress/p1/notes', ({ body }: Call) => {
+      expect(body).toEqual({ notes: 'Belt two', was: '' });
+      return null;
+    });
+    await notes.setValue('Belt two');
+    await notes.trigger('blur');
+    await flushPromises();
+    expect(called('PUT /api/learning/progress/p1/notes')).toHaveLength(1);
+    await notes.trigger('blur');
+    await flushPromises();
+    expect(called('PUT /api/learning/progress/p1/notes')).toHaveLength(1);
+    await notes.setValue('Belt two, guard shut');
+    const theirs = lesson([first, second], 'a');
+    queryClient.setQueryData(['lesson', 'C6'], {
+      ...theirs,
+      progress: { ...theirs.progress, notes: 'From the phone' },
+    });
+    await flushPromises();
+    expect((notes.element as HTMLTextAreaElement).value).toBe('From the phone\n\nBelt two, guard shut');
+    expect(mounted.text()).toContain('Another device had written here, too');
+    mounted.unmount();
+  });
+
+  it('has no place for notes where nobody learns', async () => {
+    const mounted = await page(lesson([first], null, { progress: null }));
+    expect(mounted.find('textarea').exists()).toBe(false);
+  });
+
+  it('reads a step aloud in its order, figures in words', async () => {
+    const said: string[] = [];
+    const cancel = vi.fn();
+    vi.stubGlobal(
+      'SpeechSynthesisUtterance',
+      class {
+        lang = '';
+        onend: (() => void) | null = null;
+        constructor(public text: string) {}
+      },
+    );
+    vi.stubGlobal('speechSynthesis', { cancel, speak: ({ text }: { text: string }) => said.push(text) });
+    const mounted = await page(lesson([{ ...first, caution: 'Key out.', why: 'It flies.', do: 'Set it.' }], 'a'));
+    await mounted
+      .findAll('button')
+      .find((button) => button.text() === 'Read aloud')
+      ?.trigger('click');
+    expect(said).toEqual(['First', 'Caution. Key out.', 'Set it.', 'It flies.']);
+    expect(mounted.text()).toContain('Stop reading');
+    mounted.unmount();
+    expect(cancel).toHaveBeenCalled();
+    vi.unstubAllGlobals();
   });
 });

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { api, must } from '@/api/client';
-import { queryClient } from '@/api/queries';
 import { spoken } from '@/i18n';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
@@ -12,7 +11,7 @@ import { reactive } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import DoorPage from './DoorPage.vue';
-import { meQuery } from '@/api/useMe';
+import { askMe } from '@/api/useMe';
 
 /** The first person of a new shop makes the shop lead's account, with the code that its start printed. */
 const { t } = useI18n();
@@ -32,7 +31,7 @@ const begin = useAction(
       }),
     ),
   async () => {
-    await queryClient.fetchQuery({ ...meQuery, staleTime: 0 });
+    await askMe(true);
     await router.push({ name: 'home' });
   },
 );

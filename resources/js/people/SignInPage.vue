@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import type { Schemas } from '@/api/client';
-import { queryClient } from '@/api/queries';
 import { mayOpen } from '@/people/mayOpen';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
@@ -10,7 +8,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import DoorPage from './DoorPage.vue';
 import FactorForm from './FactorForm.vue';
-import { meQuery, useMe } from '@/api/useMe';
+import { askMe, useMe } from '@/api/useMe';
 import { useSignIn } from './useSignIn';
 
 const { t } = useI18n();
@@ -18,11 +16,11 @@ const { me } = useMe();
 const route = useRoute();
 const router = useRouter();
 const { email, password, shared, code, asked, enter, giveCode, back } = useSignIn(async () => {
-  await queryClient.fetchQuery({ ...meQuery, staleTime: 0 });
+  const now = await askMe(true);
   const next = route.query.next;
   const own = typeof next === 'string' && next.startsWith('/') && !next.startsWith('//') ? next : null;
   // Where somebody else was on this device is no place to send this person to.
-  const role = queryClient.getQueryData<Schemas['Me']>(meQuery.queryKey)?.person?.role;
+  const role = now.person?.role;
   await router.push(own && role && mayOpen(router.resolve(own).meta, role) ? own : { name: 'home' });
 });
 </script>

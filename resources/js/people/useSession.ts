@@ -3,7 +3,7 @@ import { flush, openOutbox, stuck, watchOutbox } from '@/api/outbox';
 import { speak } from '@/i18n';
 import { queryClient } from '@/api/queries';
 import { ref, watch } from 'vue';
-import { meQuery, useMe } from '@/api/useMe';
+import { askMe, useMe } from '@/api/useMe';
 
 /** Why whoever works on this page must sign in again, if so. Their page stays as it is. */
 export const sessionLost = ref<'signed_out' | 'another_person' | null>(null);
@@ -41,7 +41,7 @@ export async function signedInAgain(before: number | null, now: number) {
     return;
   }
   sessionLost.value = null;
-  await queryClient.fetchQuery({ ...meQuery, staleTime: 0 });
+  await askMe(true);
   await flush();
   await queryClient.invalidateQueries();
 }

@@ -1,6 +1,5 @@
 import { api, must, type Schemas } from '@/api/client';
-import { queryClient } from '@/api/queries';
-import { meQuery } from '@/api/useMe';
+import { askMe } from '@/api/useMe';
 import { useAction } from '@/ui/useAction';
 import { ref } from 'vue';
 
@@ -19,7 +18,7 @@ export function useSignIn(done: (now: Schemas['Person']) => unknown, address = '
     async () => {
       // The page may have stood open for longer than its form token lasts; asking who one is brings a fresh one. Where that
       // is being asked already it is waited for: an answer that came after the sign-in would bring a guest's cookie with it.
-      await queryClient.fetchQuery({ ...meQuery, staleTime: 0 });
+      await askMe(true);
       return must(
         api.POST('/api/people/session', {
           body: { email: email.value, password: password.value, shared: shared.value },

@@ -52,8 +52,9 @@ const shown = computed(() => (answer.error.value && !away.value ? undefined : an
 const time = computed(() => {
   const plan = shown.value?.plan;
   if (!plan || plan.time_s === 0) return '';
-  const reamed = plan.operations.some((step) => step.kind === 'ream');
-  return t(`planning.time.${reamed ? 'reamed' : 'drilled'}`, { time: duration(plan.time_s) });
+  const has = (kind: string) => plan.operations.some((step) => step.kind === kind);
+  const what = has('bore') ? 'bored' : has('ream') ? 'reamed' : 'drilled';
+  return t(`planning.time.${what}`, { time: duration(plan.time_s) });
 });
 
 async function saved(plan: Schemas['SavedPlan']) {

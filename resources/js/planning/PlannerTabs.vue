@@ -12,6 +12,8 @@ const tabs = computed(() => [
     label: t(`planning.tabs.${kind}`),
     to: { name: 'new-plan', params: { kind } },
   })),
+  { key: 'wall', label: t('planning.tabs.wall'), to: { name: 'wall-charts' } },
+  { key: 'checks', label: t('planning.tabs.checks'), to: { name: 'drill-point' } },
 ]);
 </script>
 

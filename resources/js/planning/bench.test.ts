@@ -284,11 +284,14 @@ describe('the job sheet', () => {
             step({
               kind: 'pilot',
               tool: said('planning.tool.twist_drill', { size: '2 mm' }),
-              cautions: [said('planning.caution.key_out')],
+              standing: ['key_out'],
               rpm: 1400,
             }),
             step({
-              cautions: [said('planning.caution.key_out'), said('planning.caution.eyes')],
+              cautions: [said('planning.caution.ease_at_breakthrough')],
+              dangers: [said('planning.caution.never_by_hand')],
+              standing: ['key_out', 'eyes'],
+              needs: [said('planning.needs.lever_taken', { lever_mm: 40 })],
               rpm: 500,
               scale_reading: '12 mm',
               total_depth_mm: 11.7,
@@ -298,7 +301,16 @@ describe('the job sheet', () => {
       }),
     );
     const sheet = (await open()).find('.job').text();
-    const order = ['Chuck key out.', '2 mm twist drill', 'Chuck key out.', 'Eye protection on.', '9 mm twist drill'];
+    const order = [
+      'Chuck key out.',
+      '2 mm twist drill',
+      'No work is held by hand',
+      'Ease the pressure',
+      'Chuck key out.',
+      'Eye protection on.',
+      '9 mm twist drill',
+      'Taken as 40 mm',
+    ];
     let from = 0;
     for (const words of order) {
       const at = sheet.indexOf(words, from);
@@ -317,12 +329,12 @@ describe('the job sheet', () => {
         plan: plan({
           ready: false,
           missing: [said('planning.lacks.reamer', { reamer_mm: 8 })],
-          warnings: [said('planning.warns.hand_reamer_blind')],
+          warnings: [said('planning.warns.no_plug_gauge', { size_mm: 8 })],
         }),
       }),
     );
     const sheet = (await open()).find('.job');
     expect(sheet.find('.missing').text()).toContain('The crib has no 8 mm reamer.');
-    expect(sheet.text()).toContain('! The long lead of a hand reamer');
+    expect(sheet.text()).toContain('! The crib has no plug gauge for 8 mm');
   });
 });

@@ -8,15 +8,20 @@ export interface HoleDraft {
   cribs: string[];
   material: string;
   thickness: string;
-  purpose: 'plain' | 'clearance' | 'tapped' | 'reamed';
+  purpose: 'plain' | 'clearance' | 'tapped' | 'reamed' | 'bored' | 'countersunk' | 'counterbored' | 'spotfaced';
+  head: string;
   size: string;
   fit: string;
   reamer: string;
+  tapping: string;
+  slope: string;
   through: boolean;
   depth: string;
   position_tolerance: string;
   holding: string;
+  lever: string;
   work_diameter: string;
+  work_width: string;
   overhang: string;
   support: string;
 }
@@ -53,7 +58,7 @@ export interface LatheDraft {
   bar: string;
   thickness: string;
   outside: string;
-  bore_purpose: 'none' | 'plain' | 'clearance' | 'tapped' | 'reamed';
+  bore_purpose: 'none' | 'plain' | 'clearance' | 'tapped' | 'reamed' | 'bored';
   bore_size: string;
   bore_fit: string;
   bore_reamer: string;
@@ -91,11 +96,16 @@ export const BEGINNINGS: Drafts = {
     size: 'M8',
     fit: '',
     reamer: '',
+    tapping: '',
+    slope: '',
     through: true,
     depth: '',
     position_tolerance: '',
+    head: '',
     holding: '',
+    lever: '',
     work_diameter: '',
+    work_width: '',
     overhang: '',
     support: '',
   },
@@ -154,7 +164,7 @@ export const BEGINNINGS: Drafts = {
 
 /** The fields that hold a length, so that a bare number keeps its unit when the reader's units change. */
 export const LENGTHS: { [Kind in PlanKind]: (keyof Drafts[Kind])[] } = {
-  hole: ['thickness', 'size', 'depth', 'position_tolerance', 'work_diameter', 'overhang'],
+  hole: ['thickness', 'size', 'depth', 'position_tolerance', 'work_diameter', 'work_width', 'overhang'],
   layout: [
     'length',
     'width',

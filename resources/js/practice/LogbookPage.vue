@@ -22,6 +22,7 @@ const today = () => new Date(Date.now() - new Date().getTimezoneOffset() * 60_00
 const blank = () => ({
   id: uuid(),
   machine: '',
+  permit: '',
   exercise: '',
   minutes: '' as string | number,
   done_on: today(),
@@ -34,7 +35,7 @@ const log = useCommand(
     about: `practice:${entry.id}`,
     method: 'POST',
     path: '/api/practice/entries',
-    body: { ...entry, minutes: Number(entry.minutes) },
+    body: { ...entry, permit: entry.permit || null, minutes: Number(entry.minutes) },
     label: { key: 'outbox.practice', words: { what: entry.exercise } },
   }),
   (_answer, entry) => {
@@ -44,8 +45,13 @@ const log = useCommand(
 function again(entry: Schemas['PracticeEntry']) {
   const machine = usable.value.find((each) => each.name === entry.machine)?.slug ?? '';
   const { exercise, minutes, done_on } = entry;
-  form.value = { id: uuid(), machine, exercise, minutes, done_on, note: entry.note ?? '' };
+  const permit = usable.value.flatMap((each) => each.permits).find((each) => each.name === entry.permit)?.code ?? '';
+  form.value = { id: uuid(), machine, permit, exercise, minutes, done_on, note: entry.note ?? '' };
 }
+/** Work that a further permit is for counts for that one: nobody learns to tap by drilling. */
+const further = computed(
+  () => usable.value.find((each) => each.slug === form.value.machine)?.permits.filter((permit) => permit.further) ?? [],
+);
 const faults = computed(() => log.fieldErrors.value);
 </script>
 
@@ -76,6 +82,12 @@ const faults = computed(() => log.fieldErrors.value);
           <select :id="field.id" v-model="form.machine" class="field" required>
             <option value="" disabled>{{ t('practice.choose') }}</option>
             <option v-for="machine in usable" :key="machine.slug" :value="machine.slug">{{ machine.name }}</option>
+          </select>
+        </FormField>
+        <FormField v-if="further.length > 0" v-slot="field" :label="t('practice.permit')" :error="faults.permit?.[0]">
+          <select :id="field.id" v-model="form.permit" class="field">
+            <option value="">{{ t('practice.permitUsual') }}</option>
+            <option v-for="permit in further" :key="permit.code" :value="permit.code">{{ permit.name }}</option>
           </select>
         </FormField>
         <div class="grid gap-4 sm:grid-cols-[8rem_1fr]">

@@ -10,6 +10,7 @@ import LogbookPage from './LogbookPage.vue';
 const entry = (given: Partial<Schemas['PracticeEntry']> = {}): Schemas['PracticeEntry'] => ({
   id: 'e1',
   machine: 'Bench drill',
+  permit: null,
   exercise: 'Two plates',
   minutes: 45,
   done_on: '2031-05-02',
@@ -82,7 +83,7 @@ describe('logging practice', () => {
   beforeEach(() => {
     signedIn('learner');
     serve('GET /api/workshop/machines', [
-      machine({ permits: [{ code: 'drill', name: 'Through holes' }] as never }),
+      machine({ permits: [{ code: 'drill', name: 'Through holes', further: false }] as never }),
       machine({ slug: 'table', name: 'Marking-out table' }),
     ]);
     serve('GET /api/practice/learners/7/entries', []);

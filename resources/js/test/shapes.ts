@@ -93,6 +93,8 @@ export const machine = (given: Partial<Schemas['Machine']> = {}): Schemas['Machi
   language: 'en',
   speeds_rpm: [500, 850, 1400],
   speed_names: null,
+  fastest_belt: null,
+  reverses: null,
   min_rpm: null,
   max_rpm: null,
   speed_change: 'stopped_and_isolated',
@@ -119,6 +121,10 @@ export const tool = (given: Partial<Schemas['Tool']> = {}): Schemas['Tool'] => (
   condition: 'good',
   taper: null,
   flute_length_mm: null,
+  point_angle_deg: null,
+  piece: null,
+  enters_mm: null,
+  reach_mm: null,
   ...given,
 });
 
@@ -162,6 +168,7 @@ export const gateRead = (given: Partial<Schemas['GateAnswer']> = {}): Schemas['G
   missing: [],
   asks: [],
   choices: null,
+  further: [],
   scopes: [],
   interlock: 'off',
   read_at: '2031-05-02T10:00:00Z',

@@ -18,9 +18,20 @@ const { t } = useI18n();
 const { teaches } = useMe();
 const { length } = useUnits();
 type Tool = Schemas['Tool'];
-const KINDS: Schemas['ToolKind'][] = ['drill', 'step_drill', 'centre_drill', 'reamer', 'tap', 'gauge', 'parallel'];
+const KINDS: Schemas['ToolKind'][] = [
+  'drill',
+  'step_drill',
+  'centre_drill',
+  'reamer',
+  'tap',
+  'gauge',
+  'parallel',
+  'holding',
+  'boring_bar',
+  'hole_saw',
+];
 const SERIES: Schemas['DrillSeries'][] = ['metric_half', 'metric_tenth', 'sixty_fourths', 'number', 'letter'];
-const CONDITIONS: Schemas['Condition'][] = ['good', 'dull', 'worn_out', 'lost'];
+const CONDITIONS: Schemas['Condition'][] = ['good', 'dull', 'regrind', 'worn_out', 'lost'];
 
 const choosing = ref(false);
 const dubbed = ref(false);
@@ -56,6 +67,10 @@ const {
 );
 const changing = ref(false);
 const size = (tool: Tool) =>
+  tool.kind === 'holding' && tool.piece && tool.diameter_mm !== null
+    ? `${t(`workshop.variant.${tool.piece}`)}, ${length(tool.diameter_mm, 0)}`
+    : sized(tool);
+const sized = (tool: Tool) =>
   /^[\d.]+$/.test(tool.designation) && tool.diameter_mm !== null && tool.kind !== 'centre_drill'
     ? length(tool.diameter_mm, 2)
     : tool.designation;
@@ -63,6 +78,10 @@ const marks = (tool: Tool) =>
   [
     tool.edge === 'zero_rake' ? t('workshop.dubbed') : '',
     tool.taper === null ? '' : t('workshop.morse', { n: tool.taper }),
+    tool.flute_length_mm === null ? '' : t('workshop.fluted', { length: length(tool.flute_length_mm, 0) }),
+    tool.enters_mm === null ? '' : t('workshop.enteringOf', { length: length(tool.enters_mm, 0) }),
+    tool.reach_mm === null ? '' : t('workshop.reaching', { length: length(tool.reach_mm, 0) }),
+    tool.point_angle_deg === null ? '' : t('workshop.pointed', { n: tool.point_angle_deg }),
   ]
     .filter(Boolean)
     .join(', ');

@@ -33,6 +33,8 @@ const form = reactive({
   min_rpm: text(it?.min_rpm),
   max_rpm: text(it?.max_rpm),
   speed_change: it?.speed_change ?? '',
+  fastest_belt: it?.fastest_belt ?? '',
+  reverses: it?.reverses ?? false,
   scale_unit: it?.depth_scale?.unit ?? '',
   scale_graduation: asTyped(it?.depth_scale?.graduation_mm, unit),
   scale_travel: asTyped(it?.depth_scale?.travel_mm, unit),
@@ -119,6 +121,17 @@ const options = (group: string, values: readonly string[]) =>
           :options="[{ value: '', label: '—' }, ...options('change', CHANGES)]"
           :error="fault('speed_change')"
         />
+        <SelectField
+          v-if="form.speeds.trim() && form.speed_change === 'stopped_and_isolated'"
+          v-model="form.fastest_belt"
+          :label="t('workshop.fact.belt')"
+          :hint="t('workshop.beltHint')"
+          :options="[{ value: '', label: '—' }, ...options('belt', ['top', 'bottom'])]"
+          :error="fault('fastest_belt')"
+        />
+        <label class="flex min-h-12 items-center gap-2 self-center"
+          ><input v-model="form.reverses" type="checkbox" class="size-5" /> {{ t('workshop.reverses') }}</label
+        >
         <SizeField v-model="form.chuck_max" :label="t('workshop.chuckMax')" :error="fault('chuck_max')" />
         <SelectField
           v-model="form.scale_unit"

@@ -28,6 +28,8 @@ const facts = computed(() => {
   const all: [string, string][] = [
     ['speeds', speeds ? `${speeds} rpm` : ''],
     ['change', machine.speed_change ? t(`workshop.change.${machine.speed_change}`) : ''],
+    ['reverses', machine.reverses ? t('workshop.reversing') : ''],
+    ['belt', machine.fastest_belt ? t(`workshop.belt.${machine.fastest_belt}`) : ''],
     [
       'scale',
       scale

@@ -5,23 +5,47 @@ import ErrorNote from '@/ui/ErrorNote.vue';
 import SelectField from '@/ui/SelectField.vue';
 import TextField from '@/ui/TextField.vue';
 import { useAction } from '@/ui/useAction';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 
 /** One tool more, said as it is stamped. */
 const props = defineProps<{ crib: string }>();
 const { t } = useI18n();
-const KINDS: Schemas['ToolKind'][] = ['drill', 'tap', 'reamer', 'centre_drill', 'step_drill', 'gauge', 'parallel'];
-const TAPS = ['taper', 'second', 'bottoming', 'spiral_point', 'spiral_flute', 'form'];
+const KINDS: Schemas['ToolKind'][] = [
+  'drill',
+  'tap',
+  'reamer',
+  'centre_drill',
+  'step_drill',
+  'gauge',
+  'parallel',
+  'holding',
+  'boring_bar',
+  'hole_saw',
+];
+const TAPS = ['taper', 'second', 'bottoming', 'spiral_point', 'spiral_flute', 'form', 'insert'];
 const kind = ref<string>('drill');
 const size = ref('');
-const variant = ref<Record<string, string>>({ drill: 'normal', tap: 'taper', reamer: 'machine', gauge: 'plug' });
+const variant = ref<Record<string, string>>({
+  drill: 'normal',
+  tap: 'taper',
+  reamer: 'machine',
+  gauge: 'plug',
+  holding: 'vice',
+});
 const taper = ref('');
+const flutes = ref('');
+const point = ref('');
+const enters = ref('');
+const reach = ref('');
+const filled = (typed: string) => (typed === '' ? null : typed);
+const reaches = computed(() => kind.value === 'boring_bar' || kind.value === 'hole_saw');
 const VARIANTS: Record<string, string[]> = {
   drill: ['normal', 'zero_rake'],
   tap: TAPS,
   reamer: ['machine', 'hand'],
   gauge: ['plug', 'pin', 'thread'],
+  holding: ['vice', 'bar_clamp', 'strap', 'v_block', 'stop', 'angle_plate', 'toggle_fixture', 'jig'],
 };
 const add = useAction(
   () => {
@@ -33,9 +57,16 @@ const add = useAction(
           kind: kind.value as Schemas['ToolKind'],
           size: size.value,
           ...(kind.value === 'drill'
-            ? { edge: chosen as Schemas['Edge'], taper: taper.value === '' ? null : Number(taper.value) }
+            ? {
+                edge: chosen as Schemas['Edge'],
+                taper: taper.value === '' ? null : Number(taper.value),
+                flute_length: flutes.value === '' ? null : flutes.value,
+                point_angle: point.value === '' ? null : Number(point.value),
+              }
             : {}),
-          ...(kind.value === 'tap' ? { type: chosen } : {}),
+          ...(kind.value === 'tap' || kind.value === 'holding' ? { type: chosen } : {}),
+          ...(kind.value === 'boring_bar' ? { enters: filled(enters.value) } : {}),
+          ...(reaches.value ? { reach: filled(reach.value) } : {}),
           ...(kind.value === 'reamer' ? { method: chosen } : {}),
           ...(kind.value === 'gauge' ? { gauge: chosen } : {}),
         },
@@ -80,6 +111,39 @@ const add = useAction(
         { value: '', label: t('workshop.straight') },
         ...[1, 2, 3, 4].map((n) => ({ value: String(n), label: t('workshop.morse', { n }) })),
       ]"
+    />
+    <template v-if="kind === 'drill'">
+      <TextField
+        v-model="flutes"
+        reading
+        :label="t('workshop.fluteLength')"
+        :hint="t('workshop.fluteHint')"
+        :error="add.fieldErrors.value.flute_length?.[0]"
+      />
+      <SelectField
+        v-model="point"
+        :label="t('workshop.point')"
+        :options="[
+          { value: '', label: t('workshop.pointUnknown') },
+          ...[90, 118, 130, 135, 140].map((n) => ({ value: String(n), label: t('workshop.pointed', { n }) })),
+        ]"
+      />
+    </template>
+    <TextField
+      v-if="kind === 'boring_bar'"
+      v-model="enters"
+      reading
+      :label="t('workshop.enters')"
+      :hint="t('workshop.entersHint')"
+      :error="add.fieldErrors.value.enters?.[0]"
+    />
+    <TextField
+      v-if="reaches"
+      v-model="reach"
+      reading
+      :label="t(`workshop.reach.${kind}`)"
+      :hint="t('workshop.reachHint')"
+      :error="add.fieldErrors.value.reach?.[0]"
     />
     <BigButton type="submit" :busy="add.busy.value">{{ t('ui.add') }}</BigButton>
     <ErrorNote

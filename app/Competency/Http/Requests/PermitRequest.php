@@ -47,6 +47,7 @@ final class PermitRequest extends FormRequest
             'scope.min_thickness' => ['nullable', 'string', 'max:20'],
             'scope.companion' => ['boolean'],
             'validity_days' => [...$number, 'between:1,3650'],
+            'further' => ['boolean'],
             'statement' => ['required', 'string', 'min:20', 'max:10000'],
             'grace_days' => ['integer', 'between:0,365'],
             'machines' => ['present', 'array', 'max:200'],
@@ -62,7 +63,7 @@ final class PermitRequest extends FormRequest
      *
      * @param  'mm'|'in'  $units  of a length that names none
      * @return array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
-     *     statement: string, grace_days: int, machines: list<int>, signers: list<int>}
+     *     statement: string, grace_days: int, further?: bool, machines: list<int>, signers: list<int>}
      */
     public function definition(string $code, string $units): array
     {
@@ -74,7 +75,7 @@ final class PermitRequest extends FormRequest
         $scope = $given['scope'];
 
         /** @var array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
-         *     statement: string, grace_days: int, machines: list<int>, signers: list<int>} */
+         *     statement: string, grace_days: int, further?: bool, machines: list<int>, signers: list<int>} */
         return [
             ...array_diff_key($given, ['preview' => 0]),
             'code' => $code,
@@ -85,8 +86,9 @@ final class PermitRequest extends FormRequest
                 'min_thickness_mm' => $typed->lengthOrNull('scope.min_thickness'),
                 'companion' => $this->boolean('scope.companion') ? true : null,
             ], $said),
-            'statement' => trim(Str::replace("\r\n", "\n", (string) $given['statement'])),
-            'grace_days' => (int) ($given['grace_days'] ?? 0),
+            'statement' => trim(Str::replace("\r\n", "\n", $this->string('statement')->value())),
+            'grace_days' => $this->integer('grace_days'),
+            ...($this->has('further') ? ['further' => $this->boolean('further')] : []),
         ];
     }
 }

@@ -7,6 +7,7 @@ namespace App\Workshop\Http\Requests;
 use App\Language\Sentences;
 use App\Measure\LengthInput;
 use App\People\User;
+use App\Support\Given;
 use App\Workshop\Machine;
 use Illuminate\Foundation\Http\FormRequest;
 use MillStep\Core\Workshop\MachineSpec;
@@ -37,6 +38,8 @@ final class MachineRequest extends FormRequest
             'cross_graduation' => ['nullable', 'string', 'max:20'],
             'cross_divisions' => ['nullable', 'integer', 'min:1', 'max:10000'],
             'cross_reads_diameter' => ['nullable', 'boolean'],
+            'fastest_belt' => ['nullable', 'in:'.implode(',', MachineSpec::BELTS)],
+            'reverses' => ['nullable', 'boolean'],
             'taper' => ['nullable', 'integer', 'min:0', 'max:6'],
             'language' => ['sometimes', 'required', 'in:'.implode(',', Sentences::LANGUAGES)],
         ];
@@ -45,7 +48,7 @@ final class MachineRequest extends FormRequest
     /** @return list<string> slugs */
     public function cribs(): array
     {
-        return array_values(array_map(strval(...), $this->array('cribs')));
+        return Given::texts($this->array('cribs'));
     }
 
     /** @return array<string, mixed> the machine's FIELDS */
@@ -56,7 +59,7 @@ final class MachineRequest extends FormRequest
 
         return [
             ...array_fill_keys(Machine::FIELDS, null),
-            ...$this->safe(['name', 'kind', 'speed_change', 'taper', 'language']),
+            ...Given::fields($this->safe(['name', 'kind', 'speed_change', 'fastest_belt', 'taper', 'language'])),
             'speeds_rpm' => $speeds === []
                 ? null
                 : array_map(static fn (string $rpm): float|string => is_numeric($rpm) ? (float) $rpm : $rpm, $speeds),
@@ -68,6 +71,7 @@ final class MachineRequest extends FormRequest
                 'graduation_mm' => $typed->length('scale_graduation'),
                 'travel_mm' => $typed->lengthOrNull('scale_travel'),
             ], static fn (mixed $value): bool => $value !== null) : null,
+            'reverses' => $this->filled('reverses') ? $this->boolean('reverses') : null,
             'chuck_max_mm' => $typed->lengthOrNull('chuck_max'),
             'through_bore_mm' => $typed->lengthOrNull('through_bore'),
             'dial' => $this->dial($typed, 'dial', false),

@@ -17,12 +17,16 @@ use MillStep\Core\Workshop\Material;
 /** Speed and feed of one tool on this machine, by the schools in force, with their working. */
 final readonly class Cutting
 {
+    /** So far over its speed a tool still runs where the machine turns no slower. */
+    private const OVER = 1.25;
+
     private function __construct(
         public SpeedChoice $speed,
         public float $factor,
         public float $feedMmRev,
         public ?float $limitRpm,
         public bool $bySchool,
+        private float $mostRpm,
         public Figure $speedFigure,
         public Figure $feedFigure,
     ) {
@@ -52,7 +56,11 @@ final readonly class Cutting
         $feed = $table * ($deep->feedFactor ?? 1.0) * $feedFactor;
         $row = FeedTable::row($material->group, $diameter);
 
-        return new self($speed, $factor, $feed, $limit, $bySchool,
+        // A drill bears a quarter over its speed; other tools what their row of the table has at most.
+        $most = $operation === 'drilling' || str_contains($operation, 'pilot') || $operation === 'opening_out'
+            ? 0.0 : OperationFactors::most($operation) * ($deep->speedFactor ?? 1.0) / $factor * $speed->targetRpm;
+
+        return new self($speed, $factor, $feed, $limit, $bySchool, max(self::OVER * $speed->targetRpm, $most),
             Figure::number('rpm', 'rpm', $speed->chosenRpm, $bySchool ? 'speed.shop' : 'speed.'.$speed->verdict->value,
                 'n = 1000 · v · k / (π · d)', [
                     'v_m_min' => $material->cuttingSpeedMMin, 'k' => $factor, 'd_mm' => $diameter->inMm(),
@@ -77,7 +85,7 @@ final readonly class Cutting
     /** Even the slowest speed is well over what the tool wants, or over what the shop allows. */
     public function machineTooFast(): bool
     {
-        return $this->speed->chosenRpm > 1.25 * $this->speed->targetRpm
+        return $this->speed->chosenRpm > $this->mostRpm + 1e-9
             || ($this->limitRpm !== null && $this->speed->chosenRpm > $this->limitRpm);
     }
 

@@ -22,6 +22,6 @@ final readonly class DrillPoint implements Operation
 
     public function compute(): PointLength
     {
-        return new PointLength($this->diameter->times(0.5 / tan(deg2rad($this->pointAngleDeg / 2))));
+        return new PointLength(Cone::depth($this->diameter, Length::zero(), $this->pointAngleDeg));
     }
 }

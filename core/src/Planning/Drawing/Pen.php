@@ -20,6 +20,9 @@ final class Pen
     /** @var list<Path|Circle|Text> */
     private array $shapes = [];
 
+    /** The kind of the step whose lines are being drawn. */
+    private ?string $of = null;
+
     public function __construct(private readonly float $textMm)
     {
     }
@@ -30,6 +33,12 @@ final class Pen
         return new self($largestMm / 24);
     }
 
+    /** What is drawn from now on is left by a step of that kind; null for what is there anyway. */
+    public function drawsFor(?string $kind): void
+    {
+        $this->of = $kind;
+    }
+
     /** A distance of so many letter heights. */
     public function letters(float $heights): float
     {
@@ -38,19 +47,19 @@ final class Pen
 
     public function line(Style $style, float $x1, float $y1, float $x2, float $y2): void
     {
-        $this->shapes[] = new Path($style, [[$x1, $y1], [$x2, $y2]]);
+        $this->shapes[] = new Path($style, [[$x1, $y1], [$x2, $y2]], of: $this->of);
     }
 
     /** @param  non-empty-list<array{float, float}>  $points */
     public function area(Style $style, array $points, bool $hatched = false): void
     {
-        $this->shapes[] = new Path($style, $points, true, $hatched);
+        $this->shapes[] = new Path($style, $points, true, $hatched, $this->of);
     }
 
     /** @param  non-empty-list<array{float, float}>  $points */
     public function path(Style $style, array $points): void
     {
-        $this->shapes[] = new Path($style, $points);
+        $this->shapes[] = new Path($style, $points, of: $this->of);
     }
 
     public function circle(Style $style, float $x, float $y, float $radius): void
@@ -64,6 +73,20 @@ final class Pen
         $reach = $radius + $this->letters(0.6);
         $this->line(Style::Centre, $x - $reach, $y, $x + $reach, $y);
         $this->line(Style::Centre, $x, $y - $reach, $x, $y + $reach);
+    }
+
+    /** An arrow that points up, from `$y` over `$long`. */
+    public function upArrow(Style $style, float $x, float $y, float $long): void
+    {
+        $this->line($style, $x, $y, $x, $y + $long);
+        $this->arrow($x, $y + $long, 0, 1);
+    }
+
+    /** An arrow that points down to `$y - $long`. */
+    public function downArrow(Style $style, float $x, float $y, float $long): void
+    {
+        $this->line($style, $x, $y, $x, $y - $long);
+        $this->arrow($x, $y - $long, 0, -1);
     }
 
     /** @param  'start'|'middle'|'end'  $anchor */

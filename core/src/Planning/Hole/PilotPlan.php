@@ -14,6 +14,9 @@ use MillStep\Core\Workshop\Drill;
 /** Which drills lead up to the final one, by the shop's school, from the drills at hand. */
 final readonly class PilotPlan implements Operation
 {
+    /** Over this part of the drill a pilot leaves the corners all the work. */
+    public const LARGEST = 0.6;
+
     /** @param  non-empty-list<Drill>  $drills in any order */
     public function __construct(
         public Length $final,

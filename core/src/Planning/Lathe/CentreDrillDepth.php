@@ -7,11 +7,15 @@ namespace MillStep\Core\Planning\Lathe;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Border\Operation;
+use MillStep\Core\Planning\Cutting\Cone;
 use MillStep\Core\Reference\CentreDrill;
 
 /** How deep to go for so much of the 60° cone, and how wide its mouth is then. */
 final readonly class CentreDrillDepth implements Operation
 {
+    /** The cone of a centre, over both sides. */
+    public const CONE_DEG = 60.0;
+
     /** So much of the cone carries a live centre well: from four fifths to nine tenths. */
     public const USUAL = 0.85;
 
@@ -30,7 +34,7 @@ final readonly class CentreDrillDepth implements Operation
 
     public function compute(): CentreDepth
     {
-        $cone = $this->drill->flare()->times(0.5 / tan(deg2rad(30)));
+        $cone = Cone::depth($this->drill->body, $this->drill->pilot, self::CONE_DEG);
 
         return new CentreDepth(
             $cone,

@@ -12,6 +12,11 @@ use MillStep\Core\Reference\CentreDrill;
 /** Does a centre carry? Too shallow and only the pilot bears, too deep and the body has spoiled the cone. */
 final readonly class CentreDrillVerdict implements Operation
 {
+    /** So much of the cone carries well, and no more. */
+    public const GOOD_FROM = 0.8;
+
+    public const GOOD_TO = 0.9;
+
     /** Keeps a mouth that lies on a limit on its right side. */
     private const NOISE = 1e-9;
 
@@ -31,8 +36,8 @@ final readonly class CentreDrillVerdict implements Operation
         return new CentreCheck($fraction, match (true) {
             $fraction <= self::NOISE => CentreVerdict::PilotOnly,
             $fraction < 0.6 - self::NOISE => CentreVerdict::TooShallow,
-            $fraction < 0.8 - self::NOISE => CentreVerdict::Shallow,
-            $fraction <= 0.9 + self::NOISE => CentreVerdict::Good,
+            $fraction < self::GOOD_FROM - self::NOISE => CentreVerdict::Shallow,
+            $fraction <= self::GOOD_TO + self::NOISE => CentreVerdict::Good,
             $fraction < 1 - self::NOISE => CentreVerdict::Full,
             default => CentreVerdict::TooDeep,
         });

@@ -32,4 +32,10 @@ final readonly class Bench
             ShopPolicy::fromFields($fields->objectOrEmpty('policy')),
         );
     }
+
+    /** Whatever state the machine is in today. */
+    public function asTaught(): self
+    {
+        return new self($this->material, $this->machine->asTaught(), $this->crib, $this->policy);
+    }
 }

@@ -10,33 +10,40 @@ use MillStep\Core\Border\Length;
 use MillStep\Core\Border\Message;
 use MillStep\Core\Border\NoCandidate;
 use MillStep\Core\Border\Operation;
-use MillStep\Core\Planning\Figure;
+use MillStep\Core\Planning\Hole\CrossHole;
+use MillStep\Core\Planning\Hole\Demand;
 use MillStep\Core\Planning\Hole\DrilledDepth;
 use MillStep\Core\Planning\Hole\HoldingPlan;
 use MillStep\Core\Planning\Hole\HoleDrill;
 use MillStep\Core\Planning\Hole\HoleRequest;
-use MillStep\Core\Planning\Hole\PilotPlan;
 use MillStep\Core\Planning\Lathe\LatheSupport;
+use MillStep\Core\Planning\Step\Bore;
 use MillStep\Core\Planning\Step\Centre;
 use MillStep\Core\Planning\Step\Clean;
 use MillStep\Core\Planning\Step\Countersink;
 use MillStep\Core\Planning\Step\Deburr;
 use MillStep\Core\Planning\Step\Drill;
 use MillStep\Core\Planning\Step\Grip;
+use MillStep\Core\Planning\Step\HeadSeat;
 use MillStep\Core\Planning\Step\Hold;
+use MillStep\Core\Planning\Step\Insert;
 use MillStep\Core\Planning\Step\Job;
 use MillStep\Core\Planning\Step\Locate;
 use MillStep\Core\Planning\Step\MarkOut;
 use MillStep\Core\Planning\Step\Measure;
+use MillStep\Core\Planning\Step\Pilots;
+use MillStep\Core\Planning\Step\Promise;
 use MillStep\Core\Planning\Step\Punch;
 use MillStep\Core\Planning\Step\Ream;
 use MillStep\Core\Planning\Step\Tap;
-use MillStep\Core\Policy\PilotSchool;
+use MillStep\Core\Planning\Thread\Tapping;
 use MillStep\Core\Policy\ShopPolicy;
 use MillStep\Core\Policy\StartSchool;
 use MillStep\Core\Workshop\CribSpec;
 use MillStep\Core\Workshop\Drill as Twist;
+use MillStep\Core\Workshop\Holding\Ring;
 use MillStep\Core\Workshop\Holding\Workholding;
+use MillStep\Core\Workshop\HoleSaw;
 use MillStep\Core\Workshop\MachineSpec;
 use MillStep\Core\Workshop\Material;
 
@@ -55,6 +62,7 @@ final readonly class HolePlan implements Operation
     /**
      * @param  Length  $thickness  of the stock in the hole's direction; on the lathe the length of the piece
      * @param  Length|null  $workDiameter  of round stock: at the drill press a hole across the bar, on the lathe along it
+     * @param  Length|null  $across  how wide the work is between a vice's jaws
      * @param  Length|null  $overhang  out of the chuck; as short as the ratio wants where nothing is said
      */
     public function __construct(
@@ -69,6 +77,7 @@ final readonly class HolePlan implements Operation
         public ?Length $workDiameter = null,
         public ?Length $overhang = null,
         public LatheSupport $support = LatheSupport::None,
+        public ?Length $across = null,
     ) {
     }
 
@@ -99,6 +108,7 @@ final readonly class HolePlan implements Operation
             $optional('work_diameter_mm'),
             $optional('overhang_mm'),
             LatheSupport::from($fields->choice('support', array_column(LatheSupport::cases(), 'value'), 'none')),
+            $optional('work_width_mm'),
         );
     }
 
@@ -106,17 +116,39 @@ final readonly class HolePlan implements Operation
     public function compute(): PlanResult
     {
         $job = new Job($this->machine, $this->material, $this->crib, $this->policy, $this->thickness, $this->hole->through);
+        if ($this->hole->purpose === 'bored' && ! $this->machine->isLathe()) {
+            $job->missing(Message::of('planning.lacks.boring_machine', ['machine' => $this->machine->word()]));
+
+            return PlanResult::of($job);
+        }
         try {
             $final = $this->finalDrill($job);
         } catch (NoCandidate $none) {
             $job->missing($none->says);
+            $this->sayWhatLiesAside($job, null, []);
 
             return PlanResult::of($job);
         }
-        $drills = $this->drillsAcross($job, $final->drill);
-        $this->hold($job, $final->drill);
-        $this->machine->isLathe() ? $this->prepareLathe($job, $drills[0]->diameter) : $this->preparePress($job, $drills[0]->diameter);
-        $this->drill($job, $final, $drills);
+        $sandwiched = $this->isSheet() && ! $this->takesStepDrill($final) && $final->saw === null;
+        $depth = DrilledDepth::of(
+            $this->hole,
+            $this->thickness,
+            $final->drill,
+            $this->material,
+            $this->policy,
+            $this->crib,
+            $final->reamer,
+            $sandwiched ? Length::mm(Hold::BOARD_MM) : null,
+        );
+        $pilots = $final->saw === null ? Pilots::of($job, $final->drill, $depth) : Pilots::none($job, $final->drill);
+        $this->sayWhatLiesAside($job, $final, $pilots->drills);
+        Promise::judge($job, $this->hole, count($pilots->drills) > 1, $final->saw !== null);
+        $first = $final->saw === null ? $pilots->drills[0]->diameter : Length::mm(HoleSaw::PILOT_MM);
+        $this->hold($job, $final, $pilots);
+        $this->machine->isLathe()
+            ? $this->prepareLathe($job, $first, $depth)
+            : $this->preparePress($job, $first, $depth, $sandwiched);
+        $this->drill($job, $final, $pilots, $depth);
         $this->finish($job, $final);
 
         return PlanResult::of($job);
@@ -134,10 +166,7 @@ final readonly class HolePlan implements Operation
             $other = $this->from($this->crib->allDrills());
             $final = $final === null || count($other->missing) < count($final->missing) ? $other : $final;
         }
-        $right = $this->material->needsZeroRake
-            ? $this->crib->isDubbed($final->drill)
-            : $this->material->grabs || $this->crib->isSharp($final->drill);
-        if (! $right) {
+        if (! $final->noDrill && ! $this->crib->hasEdgeFor($final->drill, $this->material)) {
             $terms = ['drill' => Drill::name($final->drill), 'material' => $this->material->word()];
             $this->material->needsZeroRake
                 ? $job->warn(Message::of('planning.warns.no_dubbed_drill', $terms))
@@ -156,25 +185,119 @@ final readonly class HolePlan implements Operation
      */
     private function from(array $drills): HoleDrill
     {
-        return HoleDrill::of($this->hole, $this->material, $this->crib, $this->policy, $drills);
+        // Any drill leaves a bore to the bar: none is asked for that does not go into this machine or turns the work in its chuck.
+        $held = $this->hole->purpose === 'bored' ? array_values(array_filter($drills, $this->bears(...))) : [];
+
+        return HoleDrill::of($this->hole, $this->material, $this->crib, $this->policy, $held === [] ? $drills : $held, $this->isSheet());
     }
 
-    private function hold(Job $job, Twist $final): void
+    private function bears(Twist $drill): bool
     {
-        $largest = $final->diameter->isGreaterThan($this->hole->largest()) ? $final->diameter : $this->hole->largest();
-        $lever = $this->lever ?? ($this->machine->isLathe() ? $this->work()->times(0.5) : Length::mm(self::USUAL_LEVER_MM));
-        $job->holding = HoldingPlan::of(
-            $this->machine->kind,
-            $this->material,
-            $this->policy,
-            $largest,
-            $lever,
-            $this->holding,
-            $this->workDiameter !== null,
-        );
+        $taper = $this->crib->taperOf($drill);
+        $goesIn = $taper === null ? $this->machine->chuckMax?->isLessThan($drill->diameter) !== true
+            : $this->machine->taper !== null && $taper <= $this->machine->taper;
+        $cut = new Ring($drill->diameter, Length::zero());
+
+        return $goesIn && $this->heldAgainst(
+            Demand::ofDrill($cut, $this->material, $this->policy->grab($this->machine->isLathe())),
+        )->missing === null;
+    }
+
+    /**
+     * Which good drill stands in for one that is put aside, and which size lies there twice: a good one and one that is not.
+     *
+     * @param  HoleDrill|null  $final  null where none of the good ones does it
+     * @param  list<Twist>  $planned
+     */
+    private function sayWhatLiesAside(Job $job, ?HoleDrill $final, array $planned): void
+    {
+        $aside = $this->crib->asideFor($this->material);
+        if ($aside === []) {
+            return;
+        }
+        try {
+            $best = $this->from([...$this->crib->drillsFor($this->material), ...array_column($aside, 'drill')])->drill;
+        } catch (NoCandidate) {
+            $best = null;
+        }
+        foreach ($aside as ['drill' => $drill, 'condition' => $condition]) {
+            $terms = ['drill' => Drill::name($drill), 'condition' => Message::of(match ($condition) {
+                'dull' => 'planning.condition.dull',
+                'regrind' => 'planning.condition.regrind',
+                'worn_out' => 'planning.condition.worn_out',
+                'lost' => 'planning.condition.lost',
+            })];
+            $same = static fn (?Twist $other): bool => $other !== null && $other->diameter->equals($drill->diameter);
+            // A plan that lacks its drill shows the one that is wanted, or one of the other edge: only the crib knows.
+            $good = array_filter($this->crib->drillsFor($this->material), $same) !== [];
+            if ($same($best) && ! $good) {
+                $job->warn($final?->missing === [] && ! $same($final->drill)
+                    ? Message::of('planning.warns.best_drill_aside', [...$terms, 'taken' => Drill::name($final->drill)])
+                    : Message::of('planning.warns.only_aside', $terms));
+            }
+            if ($good && $condition !== 'lost' && array_filter($planned, $same) !== []) {
+                $job->warn(Message::of('planning.warns.another_aside', $terms));
+            }
+        }
+    }
+
+    private function hold(Job $job, HoleDrill $final, Pilots $pilots): void
+    {
+        $job->holding = $this->heldAgainst(Demand::hardest($this->demands($final, $pilots)));
         if ($job->holding->missing !== null) {
             $job->missing($job->holding->missing);
         }
+    }
+
+    private function heldAgainst(Demand $demand): HoldingPlan
+    {
+        return HoldingPlan::of(
+            $this->machine->kind,
+            $this->material,
+            $demand,
+            $this->lever ?? ($this->machine->isLathe() ? $this->work()->times(0.5) : Length::mm(self::USUAL_LEVER_MM)),
+            $this->lever === null && ! $this->machine->isLathe(),
+            $this->holding,
+            $this->workDiameter,
+            $this->crib,
+            $this->across,
+        );
+    }
+
+    /**
+     * All that is cut: each drill around the hole that the one before it left, the seat of a head, the thread.
+     *
+     * @return non-empty-list<Demand>
+     */
+    private function demands(HoleDrill $final, Pilots $pilots): array
+    {
+        $grab = $this->policy->grab($this->machine->isLathe());
+        if ($final->saw !== null) {
+            return [Demand::ofSaw($final->saw->diameter, $this->material, $grab)];
+        }
+        $there = Length::zero();
+        $demands = [];
+        foreach ($this->takesStepDrill($final) ? [] : $pilots->drills as $drill) {
+            $demands[] = Demand::ofDrill(new Ring($drill->diameter, $there), $this->material, $grab);
+            $there = $drill->diameter;
+        }
+        $demands[] = Demand::ofDrill(
+            $this->takesStepDrill($final) ? $this->crib->stepOf($final->drill->diameter)
+                : new Ring($this->hole->head->seat ?? $final->drill->diameter, $there),
+            $this->material,
+            $grab,
+        );
+        if ($this->hole->purpose === 'tapped') {
+            $thread = $this->hole->theThread();
+            $demands[] = Demand::ofTap(
+                $this->hole->tapping->major($thread),
+                $thread->pitch,
+                $this->material,
+                $this->hole->tapping->twist(),
+            );
+        }
+
+        return $demands;
     }
 
     /** The round stock on the lathe; where nothing is said about it, enough for the hole. */
@@ -184,46 +307,63 @@ final readonly class HolePlan implements Operation
     }
 
     /** Marked, punched, brought under the spindle, held and, where it is asked for, started. */
-    private function preparePress(Job $job, Length $firstDrill): void
+    private function preparePress(Job $job, Length $firstDrill, DrilledDepth $depth, bool $sandwiched): void
     {
         $round = $this->workDiameter;
+        $cross = $round === null ? null : CrossHole::of(
+            $round,
+            $this->hole->largest(),
+            $this->hole->positionTolerance ?? Promise::placing($this->policy)->keeps,
+        );
+        $job->warn($cross?->weakens());
         $job->add(Clean::make($job));
-        $job->add(MarkOut::make($job, $this->hole, $round));
+        $job->add(MarkOut::make($job, $this->hole, $round, $sandwiched));
         $job->add(Punch::make($job, $firstDrill));
         $job->add(Locate::make($job));
         if ($job->holding !== null) {
-            $job->add(Hold::atThePress($job, $job->holding, $round !== null));
+            $job->add(Hold::atThePress($job, $job->holding, $this->hole->largest(), $round, $sandwiched));
         }
-        if ($this->policy->startSchool === StartSchool::Spot || $round !== null
+        if ($this->policy->startSchool === StartSchool::Spot || $round !== null || $this->hole->slopeDeg > 0
             || $this->hole->positionTolerance?->isLessThan(Length::mm(self::CLOSE_MM)) === true) {
-            $job->add(Centre::atThePress($job, $firstDrill, $round));
+            $start = Centre::atThePress($job, $firstDrill, $round, $depth->depth);
+            $job->add(match (true) {
+                $cross !== null => $start->needing($cross->start()),
+                $this->hole->slopeDeg > 0 => $start->needing(Message::of('planning.needs.starts_on_slope', [
+                    'slope_deg' => $this->hole->slopeDeg,
+                ])),
+                default => $start,
+            });
         }
     }
 
-    private function prepareLathe(Job $job, Length $firstDrill): void
+    private function prepareLathe(Job $job, Length $firstDrill, DrilledDepth $depth): void
     {
         $work = $this->work();
         $allowed = $work->times($this->policy->overhangRatio);
         $out = $this->overhang ?? ($this->thickness->isLessThan($allowed) ? $this->thickness : $allowed);
         $held = Grip::of($job, $work, $out, $this->support);
         $job->add(Clean::make($job));
-        $job->add(Hold::inTheLathe($job, $held));
-        $job->add(Centre::inTheLathe($job, $firstDrill, $work));
+        $job->add(Hold::inTheLathe($job, $held, ...($this->workDiameter === null
+            ? [Message::of('planning.needs.stock_taken', ['work_mm' => $work->inMm()])] : [])));
+        $job->add(Centre::inTheLathe($job, $firstDrill, $work, $depth->depth));
     }
 
-    /** @param  non-empty-list<Twist>  $drills  in working order, the final one last */
-    private function drill(Job $job, HoleDrill $final, array $drills): void
+    private function drill(Job $job, HoleDrill $final, Pilots $pilots, DrilledDepth $depth): void
     {
-        $depth = DrilledDepth::of($this->hole, $this->thickness, $final->drill, $this->material, $this->policy, $this->crib);
-        if ($this->isSheet() && $this->hole->through && in_array($this->hole->purpose, ['plain', 'clearance'], true)
-            && $this->crib->hasStepDrill($final->drill->diameter)) {
+        if ($this->takesStepDrill($final)) {
             $job->add(Drill::withStepDrill($job, $final->drill, $depth, $final->why, $final->figure));
+
+            return;
+        }
+        if ($final->saw !== null) {
+            $job->add(Drill::withHoleSaw($job, $final->saw, $depth, $final->why, $final->figure));
 
             return;
         }
         if ($this->isSheet()) {
             $job->holdsTrue(['sandwiched' => true]);
         }
+        $drills = $pilots->drills;
         $last = count($drills) - 1;
         $before = null;
         foreach ($drills as $index => $drill) {
@@ -238,9 +378,9 @@ final readonly class HolePlan implements Operation
                 $drill,
                 $before,
                 $depth,
-                $kind === 'drill' ? $final->why : $this->whyPilot($drills),
-                $kind === 'drill' ? $final->figure : $this->pilotFigure($drill, $drills[$last]),
-                count($drills) > 2,
+                $kind === 'drill' ? $final->why : $pilots->why(),
+                $kind === 'drill' ? $final->figure : $pilots->figure($drill),
+                $pilots->stepped(),
             ));
             $before = $drill;
         }
@@ -250,62 +390,37 @@ final readonly class HolePlan implements Operation
     private function finish(Job $job, HoleDrill $final): void
     {
         if ($this->hole->purpose === 'tapped') {
-            $job->add(Countersink::make($job, $this->hole->theThread()));
+            $thread = $this->hole->theThread();
+            $insert = $this->hole->tapping === Tapping::Insert;
+            $job->add(Countersink::make($job, $this->hole->tapping->major($thread), $final->drill->diameter, $insert));
             array_map($job->add(...), Tap::make($job, $this->hole, $final));
+            if ($insert) {
+                array_map($job->add(...), Insert::make($job, $thread, $this->hole->depth ?? $this->thickness));
+            }
         } elseif ($this->hole->purpose === 'reamed') {
             $job->add(Ream::make($job, $this->hole, $final));
+        } elseif ($this->hole->purpose === 'bored') {
+            array_map($job->add(...), Bore::make(
+                $job,
+                $this->hole,
+                $final->drill->diameter,
+                $this->hole->depth ?? $this->thickness,
+            ));
+        } elseif ($this->hole->head !== null) {
+            $job->add(HeadSeat::make($job, $this->hole, $this->hole->head, $final->drill->diameter));
         }
-        $job->add(Deburr::make());
-        $job->add(Measure::hole($job, $this->hole));
+        $job->add(Deburr::make($this->hole->through));
+        $job->add(Measure::hole($job, $this->hole, $this->workDiameter !== null && ! $this->machine->isLathe()));
+    }
+
+    private function takesStepDrill(HoleDrill $final): bool
+    {
+        return $this->isSheet() && $this->hole->through && in_array($this->hole->purpose, ['plain', 'clearance'], true)
+            && $this->crib->hasStepDrill($final->drill->diameter);
     }
 
     private function isSheet(): bool
     {
         return ! $this->machine->isLathe() && $this->thickness->isLessThan($this->policy->thinSheet);
-    }
-
-    /**
-     * The drills that lead up to the final one, by the pilot school in force.
-     *
-     * @return non-empty-list<Twist>
-     */
-    private function drillsAcross(Job $job, Twist $final): array
-    {
-        $drills = array_values(
-            array_filter(
-                $this->crib->drillsFor($this->material),
-                static fn (Twist $drill): bool => ! $drill->diameter->equals($final->diameter),
-            ),
-        );
-        try {
-            return (new PilotPlan($final->diameter, [...$drills, $final], $this->policy->pilotSchool, $this->policy->pilotThreshold,
-                $this->policy->webRatio, $this->policy->maxStepRatio, $this->material->grabs))->compute()->steps;
-        } catch (NoCandidate $none) {
-            $job->missing($none->says);
-
-            return [$final];
-        }
-    }
-
-    /** @param  list<Twist>  $drills */
-    private function whyPilot(array $drills): Message
-    {
-        return Message::of(match (true) {
-            count($drills) > 2 => 'planning.pilot.stepped',
-            $this->policy->pilotSchool === PilotSchool::Stepped => 'planning.pilot.stepped_once',
-            default => 'planning.pilot.web',
-        }, ['web_ratio' => $this->policy->webRatio]);
-    }
-
-    private function pilotFigure(Twist $drill, Twist $final): Figure
-    {
-        return Figure::drill(
-            'diameter_mm',
-            $drill->designation,
-            $drill->diameter,
-            'pilot.'.$this->policy->pilotSchool->value,
-            'd ≥ w · D',
-            ['w' => $this->policy->webRatio, 'D_mm' => $final->diameter->inMm(), 'd_mm' => $drill->diameter->inMm()],
-        );
     }
 }

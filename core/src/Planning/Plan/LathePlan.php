@@ -21,6 +21,7 @@ use MillStep\Core\Planning\Step\Grip;
 use MillStep\Core\Planning\Step\Job;
 use MillStep\Core\Planning\Step\Measure;
 use MillStep\Core\Planning\Step\PartOff;
+use MillStep\Core\Planning\Step\PlanStep;
 use MillStep\Core\Planning\Step\Turn;
 use MillStep\Core\Policy\ShopPolicy;
 use MillStep\Core\Workshop\CribSpec;
@@ -125,9 +126,9 @@ final readonly class LathePlan implements Operation
         $dial = $this->machine->carriage?->move($move, 'up');
         $stock = $this->partsOff ? ($dial->actual ?? $move)->times($this->count) : $this->thickness;
         $bore = $this->bored($stock, $dial->actual ?? $move);
-        $batch = $this->batch($dial->actual ?? $move, self::widest($bore));
+        $batch = $this->batch($dial->actual ?? $move, $bore?->first('drill'));
         $job = new Job($this->machine, $this->material, $this->crib, $this->policy, $stock, $this->bore->through ?? true);
-        $this->face($job, $batch, ($bore?->first('pilot') ?? $bore?->first('drill'))?->diameter);
+        $this->face($job, $batch, $bore);
         if ($bore !== null) {
             $this->drill($job, $bore, $stock);
         }
@@ -143,6 +144,8 @@ final readonly class LathePlan implements Operation
                 $this->cleanup,
                 $dial,
                 $this->count,
+                self::widest($bore),
+                $this->support,
             ));
         }
         $job->add(Deburr::pieces($this->count));
@@ -152,21 +155,25 @@ final readonly class LathePlan implements Operation
     }
 
     /** The drill is given what the policy lets it run past the last cut. */
-    private function batch(Length $move, Length $drill): PartOffPlan
+    private function batch(Length $move, ?PlanStep $drill): PartOffPlan
     {
+        $angle = $drill?->figure('total_depth_mm')->terms['angle_deg'] ?? null;
+
         return (new PartOffBatch($this->partsOff ? $this->count : 1, $this->thickness, $this->blade,
-            $move->minus($this->blade)->minus($this->thickness), $this->facing, $drill, $this->material->pointAngleDeg,
+            $move->minus($this->blade)->minus($this->thickness), $this->facing, $drill->diameter ?? Length::zero(),
+            is_float($angle) ? $angle : Job::USUAL_POINT_DEG,
             $this->policy->breakthrough, $this->jawClearance))->compute();
     }
 
-    /** The widest drill of the bore; none where nothing is bored. */
+    /** The width of the bore; none where nothing is bored. */
     private static function widest(?PlanResult $bore): Length
     {
-        return $bore?->first('drill')->diameter ?? Length::zero();
+        return $bore?->first('bore')->diameter ?? $bore?->first('drill')->diameter ?? Length::zero();
     }
 
-    private function face(Job $job, PartOffPlan $batch, ?Length $firstDrill): void
+    private function face(Job $job, PartOffPlan $batch, ?PlanResult $bore): void
     {
+        $firstDrill = ($bore?->first('pilot') ?? $bore?->first('drill'))?->diameter;
         $most = $this->partsOff && $this->overhang === null ? $this->mostAtOnce($batch->move) : 0;
         $held = Grip::of(
             $job,
@@ -179,14 +186,14 @@ final readonly class LathePlan implements Operation
             if ($this->bore !== null) {
                 $job->missing(Message::of('planning.lacks.tailstock_twice'));
             }
-            $held[] = Message::of('planning.why.face_held_short', [
-                'most_mm' => $this->bar->times($this->policy->overhangRatio)->inMm(),
-            ]);
         }
-        $job->add(Face::make($job, $this->bar, $held));
+        $short = $this->support !== LatheSupport::Tailstock ? null : Message::of('planning.needs.face_held_short', [
+            'most_mm' => $this->bar->times($this->policy->overhangRatio)->inMm(),
+        ]);
+        $job->add(Face::make($job, $this->bar, $held, $short));
         $centre = match (true) {
             $this->supportCentre => Centre::toCarry($job, $this->bar),
-            $firstDrill !== null => Centre::inTheLathe($job, $firstDrill, $this->bar),
+            $firstDrill !== null => Centre::inTheLathe($job, $firstDrill, $this->bar, $bore?->first('drill')->depth ?? $this->thickness),
             default => null,
         };
         if ($centre !== null) {
@@ -219,13 +226,13 @@ final readonly class LathePlan implements Operation
     private function drill(Job $job, PlanResult $bore, Length $stock): void
     {
         foreach ($bore->operations as $step) {
-            if ($step->kind === 'tap' && $this->tappedInPieces($stock)) {
+            if (in_array($step->kind, ['tap', 'insert'], true) && $this->tappedInPieces($stock)) {
                 $job->add($step->times($this->count)->because(
                     Message::of('planning.why.tapped_in_pieces', ['all_mm' => round($stock->inMm(), 1)]),
                 ));
-            } elseif (in_array($step->kind, ['ream', 'tap'], true)) {
+            } elseif (in_array($step->kind, ['countersink', 'ream', 'bore', 'tap', 'insert'], true)) {
                 $job->add($step);
-            } elseif (in_array($step->kind, ['pilot', 'step', 'drill', 'countersink'], true)) {
+            } elseif (in_array($step->kind, ['pilot', 'step', 'drill'], true)) {
                 $job->add($step->as('drill'));
             }
         }

@@ -21,7 +21,7 @@ final readonly class PlanChanges extends Result
     /** What is said of an operation, in the order in which it is shown. */
     private const FIELDS = [
         'tool', 'diameter_mm', 'rpm', 'setting', 'feed_mm_rev', 'depth_mm', 'total_depth_mm', 'reading_mm', 'scale_reading',
-        'dial_divisions', 'repeat', 'lubricant', 'why',
+        'dial_divisions', 'turns', 'repeat', 'lubricant', 'needs', 'why',
     ];
 
     /**

@@ -10,6 +10,7 @@ use MillStep\Core\Border\Message;
 use MillStep\Core\Measure\Size;
 use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\Step\PlanStep;
+use MillStep\Core\Planning\Step\Standing;
 use MillStep\Core\Planning\Step\Steps;
 use MillStep\Core\Workshop\MachineSpec;
 
@@ -58,7 +59,8 @@ final readonly class PlanQuestions
     /**
      * The operations without their answers: what is done, and what has to be watched.
      *
-     * @return list<array{kind: string, tool: Message|null, cautions: list<Message>, lubricant: Message|string|null}>
+     * @return list<array{kind: string, tool: Message|null, cautions: list<Message>, dangers: list<Message>,
+     *     standing: list<string>, lubricant: Message|string|null}>
      */
     public function shown(): array
     {
@@ -66,9 +68,19 @@ final readonly class PlanQuestions
             'kind' => $step->kind,
             // A drill's name is its size.
             'tool' => Steps::kind($step->kind)::toolTells() ? null : $step->tool,
-            'cautions' => $step->cautions,
+            'cautions' => array_map(self::untold(...), $step->cautions),
+            'dangers' => $step->dangers,
+            'standing' => array_map(static fn (Standing $always): string => $always->value, $step->standing),
             'lubricant' => $step->lubricant,
         ], $this->plan->operations);
+    }
+
+    /** How a speed is changed belongs before the step; which speed is the question. */
+    private static function untold(Message $caution): Message
+    {
+        return str_starts_with($caution->code, PlanStep::SETS_SPEED)
+            ? Message::of('planning.caution.untold_speed_'.substr($caution->code, strlen(PlanStep::SETS_SPEED)))
+            : $caution;
     }
 
     /**

@@ -6,6 +6,8 @@ namespace MillStep\Core\Planning\Plan;
 
 use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Result;
+use MillStep\Core\Planning\Chip\ChipSign;
+use MillStep\Core\Planning\Chip\ChipSigns;
 use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\Step\Job;
 use MillStep\Core\Planning\Step\PlanStep;
@@ -21,6 +23,7 @@ final readonly class PlanResult extends Result
      * @param  list<Message>  $missing  what keeps it from being done, with what would do instead
      * @param  list<array<string, mixed>>  $setups  of the powered operations, as the setup review reads them
      * @param  array<string, mixed>|null  $batch  of a lathe plan: move, depth, overhang, bar used
+     * @param  list<ChipSign>  $signs  what chip and noise say while it runs
      */
     private function __construct(
         public array $operations,
@@ -32,6 +35,7 @@ final readonly class PlanResult extends Result
         public float $timeS,
         public bool $ready,
         public ?array $batch = null,
+        public array $signs = [],
     ) {
     }
 
@@ -53,6 +57,7 @@ final readonly class PlanResult extends Result
             array_sum(array_map(static fn (PlanStep $step): float => ($step->timeS ?? 0.0) * ($step->repeat ?? 1), $job->steps())),
             $missing === [],
             $batch,
+            ChipSigns::of($job->material, $job->policy),
         );
     }
 

@@ -8,6 +8,7 @@ use MillStep\Core\Border\Message;
 use MillStep\Core\Planning\Drawing\Drawing;
 use MillStep\Core\Planning\Drawing\Pen;
 use MillStep\Core\Planning\Drawing\Style;
+use MillStep\Core\Planning\Step\Drill;
 use MillStep\Core\Planning\Step\PlanStep;
 use MillStep\Core\Planning\Step\Section;
 use MillStep\Core\Planning\Step\Steps;
@@ -23,15 +24,20 @@ final class SectionDrawing
             return null;
         }
         $d = $drill->diameter->inMm();
-        $total = $drill->totalDepth->inMm();
-        $depth = $drill->depth->inMm();
+        // A sheet is drawn without the board over it.
+        $board = $drill->figure('depth_mm')->terms['board_mm'] ?? 0.0;
+        $board = is_float($board) ? $board : 0.0;
+        $total = $drill->totalDepth->inMm() - $board;
+        $depth = $drill->depth->inMm() - $board;
         $side = max(1.6 * $d, 0.45 * $thicknessMm);
         $pen = Pen::forSize(max($total + 0.5 * $d, 2 * $side));
         self::stock($pen, $d, $depth, $total, $thicknessMm, $side, $through);
         $section = new Section($d, $depth, $total, $thicknessMm, $side, $through);
         foreach (self::drawn($plan, $drill) as $step) {
+            $pen->drawsFor($step->kind);
             Steps::kind($step->kind)::draw($pen, $step, $section);
         }
+        $pen->drawsFor(null);
         $top = $pen->letters(2.2);
         $pen->line(Style::Centre, 0, $top + $pen->letters(1), 0, -max($total, $thicknessMm) - $pen->letters(1));
         self::dimensions($pen, $plan, $drill, $thicknessMm, $side, $top, $d, $depth, $total);
@@ -64,10 +70,10 @@ final class SectionDrawing
      */
     private static function drawn(PlanResult $plan, PlanStep $drill): array
     {
-        $finish = $plan->first('tap') ?? $plan->first('ream');
+        $finish = self::last($plan, 'tap') ?? $plan->first('ream') ?? $plan->first('bore');
 
         return array_values(array_filter([
-            $plan->first('pilot'), $finish, $finish === null ? null : $plan->first('countersink'), $drill,
+            $plan->first('pilot'), $finish, $plan->first('countersink'), $plan->first('counterbore'), $plan->first('spotface'), $drill,
         ]));
     }
 
@@ -93,14 +99,18 @@ final class SectionDrawing
         if ($pilot?->diameter !== null) {
             $lines[] = [Message::of('planning.drawing.pilot'), $pilot->diameter->inMm()];
         }
-        $finish = $plan->first('tap') ?? $plan->first('ream');
+        $finish = self::last($plan, 'tap') ?? $plan->first('ream') ?? $plan->first('bore');
         if ($finish?->diameter !== null && $finish->depth !== null) {
             $lines[] = [
-                Message::of($finish->kind === 'tap' ? 'planning.drawing.thread' : 'planning.drawing.reamed'),
+                Message::of(match ($finish->kind) {
+                    'tap' => 'planning.drawing.thread',
+                    'bore' => 'planning.drawing.bored',
+                    default => 'planning.drawing.reamed',
+                }),
                 $finish->kind === 'tap' ? $finish->depth->inMm() : $finish->diameter->inMm(),
             ];
         }
-        $lines[] = [Message::of('planning.drawing.point'), $total - $depth];
+        $lines[] = [Message::of(Drill::isSaw($drill) ? 'planning.drawing.saw_ahead' : 'planning.drawing.point'), $total - $depth];
         foreach ($lines as $index => [$words, $length]) {
             $pen->text(0, $foot - $index * $pen->letters(1.5), $words, 'middle', $length);
         }

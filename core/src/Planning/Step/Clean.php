@@ -15,10 +15,14 @@ final class Clean extends Kind
 
     public static function make(Job $job): PlanStep
     {
-        return PlanStep::of(
+        $step = PlanStep::of(
             'clean',
             Message::of('planning.tool.rag'),
             Message::of($job->machine->isLathe() ? 'planning.why.clean_jaws' : 'planning.why.clean_stock'),
         );
+
+        return $job->material->avoids() ? $step->needing(Message::of('planning.needs.avoid', [
+            'material' => $job->material->word(), 'avoid' => $job->material->avoid(),
+        ])) : $step;
     }
 }

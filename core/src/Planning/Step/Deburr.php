@@ -13,10 +13,12 @@ final class Deburr extends Kind
         return ['deburr'];
     }
 
-    public static function make(): PlanStep
+    /** @param  bool  $through  then it has a burr on either side, the larger where the drill came out */
+    public static function make(bool $through): PlanStep
     {
         return PlanStep::of('deburr', Message::of('planning.tool.deburring_tool'), Message::of('planning.why.burrs'))
-            ->beware(Message::of('planning.caution.standstill_and_brush'));
+            ->needing(Message::of($through ? 'planning.needs.both_sides' : 'planning.needs.top_edge'))
+            ->standing(Standing::Standstill, Standing::Brush);
     }
 
     /** After the lathe: both faces of a ring, or every edge of a single piece. */
@@ -26,6 +28,6 @@ final class Deburr extends Kind
             'deburr',
             Message::of('planning.tool.deburring_tool'),
             Message::of($count > 1 ? 'planning.why.deburr_rings' : 'planning.why.deburr_edges'),
-        )->beware(Message::of('planning.caution.burrs_cut'));
+        )->beware(Message::of('planning.caution.burrs_cut'))->standing(Standing::Standstill, Standing::Brush);
     }
 }

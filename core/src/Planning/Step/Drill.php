@@ -17,7 +17,10 @@ use MillStep\Core\Planning\Hole\DrilledDepth;
 use MillStep\Core\Planning\Hole\PeckPlan;
 use MillStep\Core\Policy\ChipSchool;
 use MillStep\Core\Reference\MorseTaper;
+use MillStep\Core\Reference\UsualFlutes;
 use MillStep\Core\Workshop\Drill as Twist;
+use MillStep\Core\Workshop\Holding\Ring;
+use MillStep\Core\Workshop\HoleSaw;
 
 /** A pilot, a step or the final drill, with its speed, depth and reading on this machine. */
 final class Drill extends Kind
@@ -26,6 +29,9 @@ final class Drill extends Kind
     private const FIRST_PECK = 3;
 
     private const NEXT_PECK = 1;
+
+    /** How high each step of a step drill is, and its tip, where nobody says. */
+    private const STEP_MM = 5.0;
 
     public static function names(): array
     {
@@ -65,21 +71,26 @@ final class Drill extends Kind
             $before !== null ? 'opening_out' : ($kind === 'pilot' ? 'pilot' : 'drilling'),
             $deep,
         );
-        $angle = $job->material->pointAngleDeg;
+        $angle = $job->pointAngle($drill);
+        $kind === 'drill' && $job->judgePoint($drill, $tool);
         $point = (new DrillPoint($drill->diameter, $angle))->compute()->pointLength;
         $total = $depth->depth->plus($point);
         $job->reach($total);
-        self::judgeBlind($job, $kind, $depth, $total);
-        self::judgeFlutes($job, $drill, $total);
+        $flutes = self::flutes($job, $drill, $total);
         $scale = $job->machine->scale;
-        $reading = self::reading($job, $kind, $depth, $total);
-        $pecks = (new PeckPlan($drill->diameter, $total, self::FIRST_PECK, self::NEXT_PECK, Length::zero()))->compute();
+        // Into an open start the tip is inside already when the lips touch: the scale counts from there.
+        $inside = self::inside($before->diameter ?? $job->mouth, $drill->diameter, $angle);
+        $reading = self::reading($job, $kind, $drill, $depth, $total, $inside);
+        $reached = $depth->through ? $total : $reading->plus($inside);
+        $pecks = (new PeckPlan($drill->diameter, $total->minus($inside), self::FIRST_PECK, self::NEXT_PECK, Length::zero()))->compute();
         $rpm = $cutting->speed->chosenRpm;
         $time = (new CutTime($drill->diameter, $depth->depth, $angle, $cutting->feedMmRev, $rpm, Length::mm(1)))->compute();
-        $job->setup(self::facts($job, $drill, $before, $kind, $cutting, $depth->depth, $total, $stepped));
+        self::judgeBlind($job, $kind, $drill, $depth, $total, $reached);
+        $job->setup(self::facts($job, $drill, $before, $kind, $cutting, $depth->depth, $reached, $stepped, $flutes));
 
         $step = PlanStep::of($kind, $tool, $why)
-            ->beware(...self::cautions($job, $drill, $kind))
+            ->danger(...self::grabs($job, $drill))
+            ->beware(...self::breaksThrough($job, $kind))
             ->sized($drill->diameter, $working)
             ->spun($cutting, $job->machine)
             ->because(...array_filter([$deep->message, self::chips($job)]))
@@ -88,7 +99,7 @@ final class Drill extends Kind
             ->toTip($total, Figure::length(
                 'total_depth_mm',
                 $total,
-                'total',
+                $job->crib->pointAngle($drill, $job->material) === null ? 'total_taken' : 'total',
                 'total = depth + (d / 2) / tan(angle / 2)',
                 [
                     'depth_mm' => $depth->depth->inMm(),
@@ -100,10 +111,14 @@ final class Drill extends Kind
             ->reads($reading, $scale->name($reading), Figure::length(
                 'reading_mm',
                 $reading,
-                $reading->isLessThan($total) ? 'reading.down' : ($depth->through ? 'reading.up' : 'reading.room'),
-                'reading = total',
-                ['total_mm' => $total->inMm(), 'graduation_mm' => $scale->graduation->inMm()],
+                $reading->isLessThan($total->minus($inside)) ? 'reading.down' : ($depth->through ? 'reading.up' : 'reading.room'),
+                $inside->isPositive() ? 'reading = total − in' : 'reading = total',
+                [
+                    'total_mm' => $total->inMm(), ...($inside->isPositive() ? ['in_mm' => $inside->inMm()] : []),
+                    'graduation_mm' => $scale->graduation->inMm(),
+                ],
             ))
+            ->needing(...self::touch($before->diameter ?? $job->mouth, $inside))
             ->wetted($job->material->lubricant->word())
             ->lasting($time->timeS, Figure::number(
                 'time_s',
@@ -114,6 +129,13 @@ final class Drill extends Kind
                 ['travel_mm' => $time->travel->inMm(), 'f_mm_rev' => $cutting->feedMmRev, 'n_rpm' => $rpm],
             )->teaching());
 
+        if ($flutes !== null) {
+            $known = $job->crib->fluteLength($drill) !== null;
+            $step = $step->shows(Figure::length('flute_length_mm', $flutes, $known ? 'flutes.crib' : 'flutes.usual', '', [
+                'needed_mm' => $total->inMm(),
+            ]));
+        }
+
         return $pecks->needed ? $step->pecked($pecks->pecks) : $step;
     }
 
@@ -122,24 +144,86 @@ final class Drill extends Kind
     {
         $tool = Message::of('planning.tool.step_drill', ['step_mm' => $drill->diameter->inMm()]);
         $cutting = $job->cut($tool, $drill->diameter, 'step_drill');
+        // The tip and every step before this one go through first.
+        $before = $job->crib->stepsBefore($drill->diameter) ?? 0;
+        $ahead = Length::mm(self::STEP_MM)->times($before + 1);
+        $travel = $depth->depth->plus($ahead);
+        $job->reach($travel);
         $job->setup([
-            ...self::facts($job, $drill, null, 'drill', $cutting, $depth->depth, $depth->depth, false),
+            ...self::facts($job, $drill, null, 'drill', $cutting, $depth->depth, $travel, false, null),
             'tool' => 'step_drill',
+            'cutting_diameter_mm' => $job->crib->stepOf($drill->diameter)->asWide()->inMm(),
         ]);
 
         return PlanStep::of('drill', $tool, $why, Message::of('planning.why.step_drill'))
-            ->beware(...self::cautions($job, $drill, 'drill'))
+            ->danger(...self::grabs($job, $drill))
+            ->beware(...self::breaksThrough($job, 'drill'))
+            ->needing(Message::of('planning.needs.step_drill', [
+                'step_mm' => $drill->diameter->inMm(), 'ahead_mm' => $ahead->inMm(), 'each_mm' => self::STEP_MM,
+            ]))
             ->sized($drill->diameter, $working)
             ->spun($cutting, $job->machine)
             ->fed($cutting)
             ->deep($depth->depth, $depth->figure)
-            ->toTip($depth->depth)
+            ->toTip($travel, Figure::length('total_depth_mm', $travel, 'step_drill', 'depth = t + b + n · step', [
+                't_mm' => $job->thickness->inMm(), 'b_mm' => $job->policy->breakthrough->inMm(),
+                'n' => (float) ($before + 1), 'step_mm' => self::STEP_MM,
+            ])->teaching())
             ->wetted($job->material->lubricant->word())
-            ->lasting($cutting->timeS($depth->depth));
+            ->lasting($cutting->timeS($travel));
+    }
+
+    /** A ring cut out of sheet or plate, its slug left in the cup. */
+    public static function withHoleSaw(Job $job, HoleSaw $saw, DrilledDepth $depth, Message $why, Figure $working): PlanStep
+    {
+        $tool = Message::of('planning.tool.hole_saw', ['saw_mm' => $saw->diameter->inMm(), 'pilot_mm' => HoleSaw::PILOT_MM]);
+        $cutting = $job->cut($tool, $saw->diameter, 'hole_saw');
+        $travel = $depth->depth->plus(Length::mm(HoleSaw::AHEAD_MM));
+        $job->reach($travel);
+        if ($saw->deep->isLessThan($depth->depth)) {
+            $job->missing(Message::of('planning.lacks.saw_deep', [
+                'deep_mm' => $saw->deep->inMm(), 'needed_mm' => round($depth->depth->inMm(), 1),
+            ]));
+        }
+        $job->setup([
+            'tool' => 'hole_saw', 'hand_tool' => false, 'powered' => true, 'diameter_mm' => $saw->diameter->inMm(),
+            'rpm' => $cutting->speed->chosenRpm, 'operation_factor' => $cutting->factor, 'depth_mm' => $depth->depth->inMm(),
+        ]);
+        $seconds = 60 * $travel->inMm() / (HoleSaw::FEED_MM * $cutting->speed->chosenRpm);
+
+        return PlanStep::of('drill', $tool, $why, Message::of('planning.why.hole_saw'))
+            ->danger(Message::of('planning.caution.saw_snatches'), Message::of('planning.caution.slug'))
+            ->beware(...self::breaksThrough($job, 'drill'))
+            ->needing(
+                Message::of('planning.needs.saw_lifted'),
+                Message::of($saw->deepKnown ? 'planning.needs.saw_board' : 'planning.needs.saw_deep_taken', [
+                    'deep_mm' => $saw->deep->inMm(),
+                ]),
+            )
+            ->sized($saw->diameter, $working)
+            ->spun($cutting, $job->machine)
+            ->deep($depth->depth, $depth->figure)
+            ->toTip($travel, Figure::length('total_depth_mm', $travel, 'hole_saw', 'depth = t + b + ahead', [
+                't_mm' => $job->thickness->inMm(), 'b_mm' => $job->policy->breakthrough->inMm(), 'ahead_mm' => HoleSaw::AHEAD_MM,
+            ])->teaching())
+            ->wetted($job->material->lubricant->word())
+            ->lasting($seconds, Figure::number('time_s', 's', $seconds, 'hole_saw_time', 't = 60 · travel / (f · n)', [
+                'travel_mm' => $travel->inMm(), 'f_mm_rev' => HoleSaw::FEED_MM, 'n_rpm' => $cutting->speed->chosenRpm,
+            ])->teaching());
+    }
+
+    public static function isSaw(PlanStep $step): bool
+    {
+        return $step->figure('total_depth_mm')?->rule === 'hole_saw';
     }
 
     public static function draw(Pen $pen, PlanStep $step, Section $section): void
     {
+        if (self::isSaw($step)) {
+            self::drawSaw($pen, $section);
+
+            return;
+        }
         if ($step->kind === 'drill' && $step->totalDepth !== null) {
             $d = $section->diameterMm;
             $top = $pen->letters(2.2);
@@ -152,6 +236,24 @@ final class Drill extends Kind
             $pen->line(Style::Hidden, -$half, 0, -$half, $end);
             $pen->line(Style::Hidden, $half, 0, $half, $end);
         }
+    }
+
+    /** The cup with its ring of teeth, and the pilot ahead of it. */
+    private static function drawSaw(Pen $pen, Section $section): void
+    {
+        $half = $section->diameterMm / 2;
+        $ring = HoleSaw::ring(Length::mm($section->diameterMm))->there->inMm() / 2;
+        $pilot = HoleSaw::PILOT_MM / 2;
+        $top = $pen->letters(2.2);
+        foreach ([-1, 1] as $side) {
+            $pen->path(Style::Tool, [
+                [$side * $half, $top], [$side * $half, -$section->depthMm], [$side * $ring, -$section->depthMm], [$side * $ring, $top],
+            ]);
+        }
+        $pen->path(Style::Tool, [
+            [-$pilot, $top], [-$pilot, $pilot - $section->totalMm], [0, -$section->totalMm], [$pilot, $pilot - $section->totalMm],
+            [$pilot, $top],
+        ]);
     }
 
     /** A drill as it is asked for at the crib. */
@@ -178,6 +280,7 @@ final class Drill extends Kind
         Length $depth,
         Length $total,
         bool $stepped,
+        ?Length $flutes,
     ): array {
         return [
             'tool' => 'twist_drill', 'diameter_mm' => $drill->diameter->inMm(), 'pilot_mm' => $before?->diameter->inMm() ?? 0,
@@ -185,49 +288,93 @@ final class Drill extends Kind
             'final_drill' => $kind === 'drill', 'edge' => $job->material->needsZeroRake ? 'zero_rake' : 'normal',
             'rpm' => $cutting->speed->chosenRpm, 'operation_factor' => $cutting->factor, 'depth_mm' => $depth->inMm(),
             'total_depth_mm' => $total->inMm(), 'stepped' => $stepped,
-            'flute_length_mm' => $job->crib->fluteLength($drill)?->inMm() ?? $total->inMm() + 1,
+            ...($flutes === null ? [] : ['flute_length_mm' => $flutes->inMm()]),
             'hand_tool' => false, 'powered' => true,
+            'point_angle_deg' => $job->pointAngle($drill),
+            'cutting_diameter_mm' => (new Ring($drill->diameter, $before->diameter ?? Length::zero()))->asWide()->inMm(),
         ];
     }
 
-    private static function judgeBlind(Job $job, string $kind, DrilledDepth $depth, Length $total): void
+    /** How far below the face the tip stands when the lips touch the edge of an open start. */
+    private static function inside(?Length $open, Length $drill, float $angle): Length
     {
-        if ($kind === 'drill' && ! $depth->through && $total->isAtLeast($job->thickness)) {
+        if ($open === null) {
+            return Length::zero();
+        }
+        $touches = $open->isLessThan($drill) ? $open : $drill;
+
+        return (new DrillPoint($touches, $angle))->compute()->pointLength;
+    }
+
+    /** @return list<Message> where the scale counts from */
+    private static function touch(?Length $open, Length $inside): array
+    {
+        return $open === null ? [] : [Message::of('planning.needs.touch', [
+            'open_mm' => round($open->inMm(), 1), 'in_mm' => round($inside->inMm(), 2),
+        ])];
+    }
+
+    private static function judgeBlind(Job $job, string $kind, Twist $drill, DrilledDepth $depth, Length $total, Length $reached): void
+    {
+        if ($kind !== 'drill' || $depth->through) {
+            return;
+        }
+        $floor = $job->policy->floorUnder($drill->diameter);
+        $left = $job->thickness->minus($reached->isGreaterThan($total) ? $reached : $total);
+        if ($left->isLessThan($floor)) {
             $job->missing(Message::of($depth->least ? 'planning.lacks.floor_under_thread' : 'planning.lacks.floor', [
-                'total_mm' => round($total->inMm(), 1),
+                'total_mm' => round(max($total->inMm(), $reached->inMm()), 1),
                 'stock_mm' => $job->thickness->inMm(),
+                'floor_mm' => round($floor->inMm(), 1),
             ]));
         }
     }
 
-    /** In whole lines of the scale: on to the next one where the depth is the least that will do, back to the last where it is the most. */
-    private static function reading(Job $job, string $kind, DrilledDepth $depth, Length $total): Length
-    {
+    /**
+     * In whole lines of the scale, from where the lips touch: on to the next one where the depth is the least that will do
+     * and the floor under it allows, back to the last where it is the most.
+     */
+    private static function reading(
+        Job $job,
+        string $kind,
+        Twist $drill,
+        DrilledDepth $depth,
+        Length $total,
+        Length $inside,
+    ): Length {
         $scale = $job->machine->scale;
-        $up = $scale->up($total);
-        if (! $depth->least || $depth->through || $up->isLessThan($job->thickness)) {
-            return $depth->least ? $up : $scale->down($total);
+        $travel = $total->minus($inside);
+        $up = $scale->up($travel);
+        $deepest = $job->thickness->minus($job->policy->floorUnder($drill->diameter));
+        if (! $depth->least || $depth->through || ! $up->plus($inside)->isGreaterThan($deepest)) {
+            return $depth->least ? $up : $scale->down($travel);
         }
-        if ($kind === 'drill' && $total->isLessThan($job->thickness)) {
-            $job->warn(Message::of('planning.warns.next_line_is_underside', [
+        if ($kind === 'drill' && ! $total->isGreaterThan($deepest)) {
+            $job->warn(Message::of('planning.warns.next_line_too_deep', [
                 'line' => $scale->name($up),
-                'total_mm' => round($total->inMm(), 2),
+                'total_mm' => round($travel->inMm(), 2),
             ]));
         }
 
-        return $scale->down($total);
+        return $scale->down($travel);
     }
 
-    private static function judgeFlutes(Job $job, Twist $drill, Length $total): void
+    /** As the crib says, or as such a drill usually has; says so where they do not reach. Null where neither is known. */
+    private static function flutes(Job $job, Twist $drill, Length $total): ?Length
     {
-        $flutes = $job->crib->fluteLength($drill);
-        if ($flutes?->isLessThan($total) === true) {
-            $job->missing(Message::of('planning.lacks.flutes', [
+        $known = $job->crib->fluteLength($drill);
+        $flutes = $known ?? UsualFlutes::of($drill->diameter);
+        if ($flutes === null) {
+            $job->missing(Message::of('planning.lacks.flutes_unknown', ['drill' => self::name($drill)]));
+        } elseif ($flutes->isLessThan($total)) {
+            $job->missing(Message::of($known === null ? 'planning.lacks.usual_flutes' : 'planning.lacks.flutes', [
                 'drill' => self::name($drill),
                 'flutes_mm' => $flutes->inMm(),
                 'needed_mm' => round($total->inMm(), 1),
             ]));
         }
+
+        return $flutes;
     }
 
     private static function tool(Job $job, Twist $drill): Message
@@ -235,6 +382,10 @@ final class Drill extends Kind
         $machine = $job->machine;
         $dubbed = $job->material->needsZeroRake && $job->crib->isDubbed($drill);
         $name = Message::of($dubbed ? 'planning.tool.dubbed_drill' : 'planning.tool.twist_drill', ['size' => self::size($drill)]);
+        $point = $job->crib->pointAngle($drill, $job->material);
+        if ($point !== null && abs($point - Job::USUAL_POINT_DEG) > 1) {
+            $name = Message::of('planning.tool.pointed', ['drill' => $name, 'angle_deg' => $point]);
+        }
         $taper = $job->crib->taperOf($drill);
         if ($taper !== null) {
             if ($machine->taper === null || $machine->taper < $taper) {
@@ -262,26 +413,32 @@ final class Drill extends Kind
 
     private static function chips(Job $job): ?Message
     {
+        if ($job->material->group === 'stainless') {
+            return Message::of('planning.chips.work_hardens');
+        }
+
         return in_array($job->material->chipForm, ['long_curly', 'stringy'], true)
             ? Message::of('planning.chips.'.($job->policy->chipSchool === ChipSchool::EaseOff ? 'ease_off' : 'more_feed'))
             : null;
     }
 
-    /** @return list<Message> */
-    private static function cautions(Job $job, Twist $drill, string $kind): array
+    /** @return list<Message> how the material pulls the drill in, and what is done against it */
+    private static function grabs(Job $job, Twist $drill): array
     {
         $material = $job->material;
-        $grabs = match (true) {
-            ! $material->grabs => null,
+
+        return $material->grabs ? [Message::of(match (true) {
             $material->needsZeroRake && $job->crib->isDubbed($drill) => 'planning.caution.grabs_use_dubbed',
             $material->needsZeroRake => 'planning.caution.grabs_stone_lips',
             default => 'planning.caution.grabs_light_feed',
-        };
+        }, ['material' => $material->word()])] : [];
+    }
 
-        return array_values(array_filter([
-            $grabs === null ? null : Message::of($grabs, ['material' => $material->word()]),
-            $job->through && ! $job->machine->isLathe() && $kind !== 'step' ? Message::of('planning.caution.ease_at_breakthrough') : null,
-            Message::of('planning.caution.key_and_chips'),
-        ]));
+    /** @return list<Message> */
+    private static function breaksThrough(Job $job, string $kind): array
+    {
+        return $job->through && ! $job->machine->isLathe() && $kind !== 'step'
+            ? [Message::of($job->material->group === 'stainless'
+                ? 'planning.caution.breakthrough_work_hardens' : 'planning.caution.ease_at_breakthrough')] : [];
     }
 }

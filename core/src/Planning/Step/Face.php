@@ -20,13 +20,17 @@ final class Face extends Kind
         return ['rpm' => 'rpm'];
     }
 
-    /** @param  list<Message>  $held  how the bar is held */
-    public static function make(Job $job, Length $bar, array $held): PlanStep
+    /**
+     * @param  list<Message>  $held  how the bar is held
+     * @param  Message|null  $needs  what it depends on
+     */
+    public static function make(Job $job, Length $bar, array $held, ?Message $needs = null): PlanStep
     {
         $tool = Message::of('planning.tool.facing_tool');
 
         return PlanStep::of('face', $tool, ...[...$held, Message::of('planning.why.square_face')])
             ->beware(Message::of('planning.caution.jaws_and_key'), Message::of('planning.caution.forward'))
+            ->needing(...array_filter([$needs]))
             ->sized($bar)
             ->spun($job->cut($tool, $bar, 'drilling'), $job->machine)
             ->wetted($job->material->lubricant->word());

@@ -36,7 +36,7 @@ final class Grip
             'all_jaws_bear' => true, 'overhang_mm' => $overhang->inMm(), 'work_diameter_mm' => $work->inMm(),
             'supported' => $support !== LatheSupport::None, 'tailstock_clamped' => true,
             'tailstock_spindle_locked' => false,
-            'tailstock_spindle_out_mm' => $job->policy->tailstockLeastOut->inMm() + 10,
+            'tailstock_spindle_out_mm' => $job->policy->tailstockLeastOut->inMm(),
             'taper_clean' => true,
         ]);
 

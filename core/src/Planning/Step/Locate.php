@@ -24,6 +24,8 @@ final class Locate extends Kind
             Message::of("planning.locating.$school->value"),
         );
 
-        return $school === LocatingSchool::Pointer ? $step->beware(Message::of('planning.caution.pointer')) : $step;
+        return $school === LocatingSchool::Pointer
+            ? $step->danger(Message::of('planning.caution.pointer'))->standing(Standing::Eyes)
+            : $step;
     }
 }

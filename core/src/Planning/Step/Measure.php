@@ -6,6 +6,7 @@ namespace MillStep\Core\Planning\Step;
 
 use MillStep\Core\Border\Message;
 use MillStep\Core\Measure\Limits;
+use MillStep\Core\Measure\Machine\TramCheck;
 use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\Hole\HoleRequest;
 
@@ -17,17 +18,38 @@ final class Measure extends Kind
         return ['measure'];
     }
 
-    public static function hole(Job $job, HoleRequest $hole): PlanStep
+    /** @param  bool  $across  of round work */
+    public static function hole(Job $job, HoleRequest $hole, bool $across = false): PlanStep
     {
         $job->warn(self::noGauge($job, $hole));
         $step = PlanStep::of('measure', Message::of('planning.gauge.'.$hole->purpose), $hole->limits === null
-            ? Message::of('planning.why.hole_over_size')
+            ? Message::of($hole->purpose === 'bored' ? 'planning.why.bored_measured' : 'planning.why.hole_over_size')
             : self::within('planning.why.limits', $hole, $hole->limits));
+        if ($job->material->key === 'nylon') {
+            $step = $step->because(Message::of('planning.why.closes_in'));
+        }
         if ($hole->positionTolerance !== null) {
             $step = $step->because(Message::of('planning.why.measured_position', ['within_mm' => $hole->positionTolerance->inMm()]));
         }
 
+        $step = self::machine($job, $hole, $step);
+        $step = $across ? $step->needing(Message::of('planning.needs.cross_measure')) : $step;
+
         return $hole->limits === null ? $step : $step->shows(self::limits($hole->limits));
+    }
+
+    /** What the machine itself does to the hole, as far as it was measured. */
+    private static function machine(Job $job, HoleRequest $hole, PlanStep $step): PlanStep
+    {
+        $drilled = ! in_array($hole->purpose, ['reamed', 'tapped', 'bored'], true);
+        if ($drilled && $job->machine->runOut?->isPositive() === true) {
+            $step = $step->needing(Message::of('planning.needs.runs_out', ['swing_mm' => round($job->machine->runOut->inMm(), 3)]));
+        }
+        $slope = $job->machine->slope ?? 0.0;
+
+        return $job->machine->isLathe() || $slope <= TramCheck::USUAL_SLOPE + 1e-9 ? $step : $step->needing(
+            Message::of('planning.needs.table_leans', ['lean_mm' => round($slope * $job->thickness->inMm(), 2)]),
+        );
     }
 
     /** @param  non-empty-list<string>  $what  keys of what is measured */

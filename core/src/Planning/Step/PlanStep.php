@@ -8,6 +8,7 @@ use MillStep\Core\Border\Length;
 use MillStep\Core\Border\Message;
 use MillStep\Core\Border\Result;
 use MillStep\Core\Planning\Cutting\Cutting;
+use MillStep\Core\Planning\Drawing\Drawing;
 use MillStep\Core\Planning\Figure;
 use MillStep\Core\Planning\Hole\Peck;
 use MillStep\Core\Workshop\DialReading;
@@ -16,9 +17,15 @@ use MillStep\Core\Workshop\MachineSpec;
 /** One operation of a plan. What an operation has not is left out of its JSON. */
 final readonly class PlanStep extends Result
 {
+    /** How the codes of the cautions about changing the speed begin. */
+    public const SETS_SPEED = 'planning.caution.set_speed_';
+
     /**
      * @param  list<Message>  $why  with the school or rule in force
-     * @param  list<Message>  $cautions  that stand before it
+     * @param  list<Message>  $cautions  what this step adds, before it
+     * @param  list<Message>  $dangers  what can maim, before all else
+     * @param  list<Standing>  $standing  what holds at every such step
+     * @param  list<Message>  $needs  what it depends on, to be known before it is begun
      * @param  Message|string|null  $setting  the belt or lever position of the speed
      * @param  Length|null  $depth  at full diameter, from the surface
      * @param  Length|null  $totalDepth  to the tip
@@ -28,7 +35,10 @@ final readonly class PlanStep extends Result
      * @param  int|null  $dialDivisions  of one move
      * @param  Message|null  $dialReading  the move in turns and divisions
      * @param  list<Length>  $passes  diameters to turn to, one after the other
+     * @param  int|null  $turns  of a tap, at most
      * @param  int|null  $repeat  how often, where more than once
+     * @param  Drawing|null  $sketch  where the belt goes for a speed that is changed to, or where the holding goes
+     * @param  list<Message>  $trouble  what to try, in this order, where it goes wrong
      * @param  list<Figure>  $figures  the working of each number, by the key of its field
      */
     private function __construct(
@@ -36,6 +46,9 @@ final readonly class PlanStep extends Result
         public Message $tool,
         public array $why,
         public array $cautions = [],
+        public array $dangers = [],
+        public array $standing = [],
+        public array $needs = [],
         public ?Length $diameter = null,
         public ?float $rpm = null,
         public Message|string|null $setting = null,
@@ -50,7 +63,10 @@ final readonly class PlanStep extends Result
         public ?int $dialDivisions = null,
         public ?Message $dialReading = null,
         public array $passes = [],
+        public ?int $turns = null,
         public ?int $repeat = null,
+        public ?Drawing $sketch = null,
+        public array $trouble = [],
         public array $figures = [],
     ) {
     }
@@ -75,6 +91,43 @@ final readonly class PlanStep extends Result
     public function beware(Message ...$cautions): self
     {
         return $this->with(['cautions' => [...$this->cautions, ...array_values($cautions)]]);
+    }
+
+    public function needing(Message ...$needs): self
+    {
+        return $this->with(['needs' => [...$this->needs, ...array_values($needs)]]);
+    }
+
+    /** What can maim: the strongest of what stands before it. */
+    public function danger(Message ...$dangers): self
+    {
+        return $this->with(['dangers' => [...$this->dangers, ...array_values($dangers)]]);
+    }
+
+    public function standing(Standing ...$always): self
+    {
+        return $this->with(['standing' => array_values($always)]);
+    }
+
+    /** With how the speed is set first of all; what another plan said of it is put aside. */
+    public function setting(?Message $speed): self
+    {
+        $rest = array_values(array_filter(
+            $this->cautions,
+            static fn (Message $caution): bool => ! str_starts_with($caution->code, self::SETS_SPEED),
+        ));
+
+        return $this->with(['cautions' => $speed === null ? $rest : [$speed, ...$rest]]);
+    }
+
+    public function troubled(Message ...$tries): self
+    {
+        return $this->with(['trouble' => array_values($tries)]);
+    }
+
+    public function sketched(?Drawing $sketch): self
+    {
+        return $this->with(['sketch' => $sketch]);
     }
 
     public function sized(Length $diameter, Figure ...$working): self
@@ -141,6 +194,11 @@ final readonly class PlanStep extends Result
         return $this->with(['passes' => $passes])->shows($working);
     }
 
+    public function turnedBy(int $turns): self
+    {
+        return $this->with(['turns' => $turns]);
+    }
+
     public function times(int $repeat): self
     {
         return $this->with(['repeat' => $repeat]);
@@ -165,7 +223,7 @@ final readonly class PlanStep extends Result
     public function toArray(): array
     {
         $all = parent::toArray();
-        foreach (['pecks', 'passes', 'passes_mm'] as $list) {
+        foreach (['dangers', 'standing', 'needs', 'trouble', 'pecks', 'passes', 'passes_mm'] as $list) {
             if (($all[$list] ?? null) === []) {
                 unset($all[$list]);
             }
@@ -177,10 +235,13 @@ final readonly class PlanStep extends Result
     /** @param  array<string, mixed>  $changes */
     private function with(array $changes): self
     {
-        /** @var array{kind: string, tool: Message, why: list<Message>, cautions: list<Message>, diameter: Length|null, rpm: float|null,
+        /** @var array{kind: string, tool: Message, why: list<Message>, cautions: list<Message>, needs: list<Message>,
+         *     dangers: list<Message>, standing: list<Standing>,
+         *     diameter: Length|null, rpm: float|null,
          *     setting: Message|string|null, feedMmRev: float|null, depth: Length|null, totalDepth: Length|null, reading: Length|null,
          *     scaleReading: string|null, pecks: list<Peck>, lubricant: Message|string|null, timeS: float|null, dialDivisions: int|null,
-         *     dialReading: Message|null, passes: list<Length>, repeat: int|null, figures: list<Figure>} $all */
+         *     dialReading: Message|null, passes: list<Length>, turns: int|null, repeat: int|null,
+         *     sketch: Drawing|null, trouble: list<Message>, figures: list<Figure>} $all */
         $all = [...get_object_vars($this), ...$changes];
 
         return new self(...$all);

@@ -18,12 +18,25 @@ final class Punch extends Kind
     public static function make(Job $job, Length $firstDrill): PlanStep
     {
         $school = $job->policy->punchingSchool->value;
+        $web = $firstDrill->inMm() * $job->policy->webRatio;
+        // Wider than the dead point, in halves of a millimetre: what one can judge beside a rule.
+        $mark = max(1.0, ceil(2 * $web + 1e-9) / 2);
+        $job->holdsTrue(['mark_diameter_mm' => $mark]);
+
+        if ($job->material->isSoft()) {
+            return PlanStep::of(
+                'punch',
+                Message::of('planning.punch_tool.awl'),
+                Message::of('planning.punching.awl'),
+                Message::of('planning.why.dimple', ['mark_mm' => $mark, 'web_mm' => round($web, 2)]),
+            );
+        }
 
         return PlanStep::of(
             'punch',
             Message::of("planning.punch_tool.$school"),
             Message::of("planning.punching.$school"),
-            Message::of('planning.why.dimple', ['web_mm' => round($firstDrill->inMm() * $job->policy->webRatio, 2)]),
-        )->beware(Message::of('planning.caution.eyes'));
+            Message::of('planning.why.dimple', ['mark_mm' => $mark, 'web_mm' => round($web, 2)]),
+        )->standing(Standing::Eyes);
     }
 }

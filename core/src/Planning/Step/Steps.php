@@ -10,7 +10,8 @@ final class Steps
     /** @var list<class-string<Kind>> */
     private const KINDS = [
         Clean::class, MarkOut::class, Punch::class, Locate::class, Hold::class, Face::class, Centre::class, Drill::class,
-        Countersink::class, Tap::class, Ream::class, Turn::class, PartOff::class, Deburr::class, Measure::class,
+        Countersink::class, HeadSeat::class, Tap::class, Insert::class, Ream::class, Bore::class, Turn::class,
+        PartOff::class, Deburr::class, Measure::class,
     ];
 
     /** @return list<string> */

@@ -38,7 +38,7 @@ final class Turn extends Kind
         }
 
         return $step
-            ->beware(Message::of('planning.caution.key_and_hot_chips'))
+            ->beware(Message::of('planning.caution.hot_chips'))
             ->sized($outside)
             ->spun($job->cut($tool, $bar, 'drilling'), $job->machine)
             ->wetted($job->material->lubricant->word())

@@ -4,40 +4,40 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Planning\Thread;
 
+use MillStep\Core\Border\Length;
 use MillStep\Core\Border\Message;
 use MillStep\Core\Reference\TapType;
 use MillStep\Core\Reference\Thread;
 use MillStep\Core\Workshop\CribSpec;
+use MillStep\Core\Workshop\Material;
 
-/** Which taps of a crib make a thread: those that tap_choice asks for, or the nearest that do it soundly. */
+/** Which taps of a crib make a thread: those that one would ask for, or the nearest that do it soundly. */
 final readonly class TapsAtHand
 {
-    /** What else makes a through hole or a blind one, the best first. */
-    private const THROUGH = [['spiral_point'], ['taper'], ['second'], ['spiral_flute']];
-
-    private const BLIND = [
-        ['spiral_flute'], ['taper', 'second', 'bottoming'], ['taper', 'bottoming'], ['second', 'bottoming'],
-        ['taper', 'second'], ['second'],
-    ];
-
     /** @param  non-empty-list<TapType>  $taps in working order */
     private function __construct(public array $taps, public bool $reverses, public Message $reason, public bool $instead)
     {
     }
 
     /** Null when the crib has no taps that do it. */
-    public static function of(TapSequence $wanted, Thread $thread, CribSpec $crib, bool $through, string $materialGroup): ?self
-    {
-        foreach ([$wanted->sequence, ...($through ? self::THROUGH : self::BLIND)] as $index => $sequence) {
+    public static function of(
+        Tapping $tapping,
+        Thread $thread,
+        Material $material,
+        CribSpec $crib,
+        bool $through,
+        Length $depth,
+    ): ?self {
+        $wanted = $tapping->wanted($through, $material, $depth, $thread);
+        foreach ([$wanted->sequence, ...$tapping->otherwise($through)] as $index => $sequence) {
             $missing = array_filter($sequence, static fn (string $type): bool => ! $crib->hasTap($thread, $type));
             if ($missing === []) {
                 $taps = array_map(TapType::of(...), $sequence);
-
                 $straight = $taps[0]->hasStraightFlutes();
 
                 return new self(
                     $taps,
-                    $straight && $materialGroup !== 'cast_iron',
+                    $straight && $material->group !== 'cast_iron',
                     $index === 0 ? $wanted->reason
                         : Message::of($straight ? 'planning.tap.straight_stands_in' : 'planning.tap.spiral_stands_in'),
                     $index > 0,

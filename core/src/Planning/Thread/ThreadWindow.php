@@ -18,6 +18,18 @@ final readonly class ThreadWindow
     {
     }
 
+    /** Of a thread that is pressed out: what the usual forming drills of threads.csv leave. */
+    public static function forming(): self
+    {
+        return new self(55, 75, 65, null);
+    }
+
+    /** Of the wide thread for an insert: its crests within class 6H (from the basic profile). */
+    public static function forInsert(): self
+    {
+        return new self(69, 83.4, 77, null);
+    }
+
     /**
      * @param  'hand'|'machine'  $method
      *
@@ -44,7 +56,7 @@ final readonly class ThreadWindow
 
         return $windows["$group $method"] ?? throw NoCandidate::in(
             'material',
-            'planning.not_tapped', ['group' => Message::of('workshop.group.$group')],
+            'planning.not_tapped', ['group' => Message::of("workshop.group.$group")],
         );
     }
 }

@@ -13,6 +13,9 @@ final readonly class HoldingCheck implements Operation
 {
     public const MARGIN = 1.5;
 
+    /** Keeps a holding that resists just what is asked for on its right side. */
+    private const NOISE = 1e-9;
+
     public function __construct(
         public float $torqueNm,
         public float $grabFactor,
@@ -40,8 +43,8 @@ final readonly class HoldingCheck implements Operation
         $ratio = $capacity / $demand;
         $verdict = match (true) {
             str_starts_with($this->method, 'hand') => HoldingVerdict::Never,
-            $ratio >= self::MARGIN => HoldingVerdict::Holds,
-            $ratio >= 1 => HoldingVerdict::Marginal,
+            $ratio >= self::MARGIN - self::NOISE => HoldingVerdict::Holds,
+            $ratio >= 1 - self::NOISE => HoldingVerdict::Marginal,
             default => HoldingVerdict::Slips,
         };
 

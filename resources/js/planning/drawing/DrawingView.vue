@@ -5,8 +5,8 @@ import { useUnits } from '@/measure/useUnits';
 import { computed, useId } from 'vue';
 import { useI18n } from 'vue-i18n';
 
-/** A drawing of the core, to scale, its dimensions in the reader's units. */
-const props = defineProps<{ drawing: Schemas['Drawing'] }>();
+/** A drawing of the core, to scale, its dimensions in the reader's units; what the step that is looked at leaves stands out. */
+const props = defineProps<{ drawing: Schemas['Drawing']; looked?: string }>();
 type Shape = Schemas['DrawingShape'];
 const { t } = useI18n();
 const { say } = useSay();
@@ -20,13 +20,20 @@ const view = computed(() => {
 /** The drawing's own scale: a letter is as tall as it says, and lines do not thicken with it. */
 const points = (shape: Shape) => (shape.points ?? []).map(([x = 0, y = 0]) => `${x},${-y}`).join(' ');
 const words = (shape: Shape) => say(shape.before) + (shape.length_mm == null ? '' : length(shape.length_mm, 2));
+const line = (shape: Shape) => [
+  `line-${shape.style}`,
+  { looked: props.looked !== undefined && shape.of === props.looked },
+];
 const fill = (shape: Shape) =>
   shape.hatched ? `url(#${hatch})` : shape.style === 'arrow' ? 'currentColor' : undefined;
+/** A lesson's drawing has its words beside the lessons: `lesson.grab`; a scene's beside the set-ups: `scene.press`. */
+const title = computed(() => {
+  const [of, name] = props.drawing.title.split('.');
+  if (name === undefined) return `planning.drawing.${of}`;
+  return of === 'scene' ? `core.setup.scene.title.${name}` : `lesson.drawing.${name}`;
+});
 const name = computed(() =>
-  [
-    t(`planning.drawing.${props.drawing.title}`),
-    ...props.drawing.shapes.filter((shape) => shape.kind === 'text').map(words),
-  ].join(', '),
+  [t(title.value), ...props.drawing.shapes.filter((shape) => shape.kind === 'text').map(words)].join(', '),
 );
 </script>
 
@@ -47,16 +54,16 @@ const name = computed(() =>
       <polygon
         v-if="shape.kind === 'path' && shape.closed"
         :points="points(shape)"
-        :class="`line-${shape.style}`"
+        :class="line(shape)"
         :fill="fill(shape)"
       />
-      <polyline v-else-if="shape.kind === 'path'" :points="points(shape)" :class="`line-${shape.style}`" />
+      <polyline v-else-if="shape.kind === 'path'" :points="points(shape)" :class="line(shape)" />
       <circle
         v-else-if="shape.kind === 'circle'"
         :cx="shape.x"
         :cy="-(shape.y ?? 0)"
         :r="shape.radius"
-        :class="`line-${shape.style}`"
+        :class="line(shape)"
       />
       <text
         v-else
@@ -100,6 +107,10 @@ const name = computed(() =>
 }
 .drawing .line-hidden {
   stroke-dasharray: 5 3;
+}
+.drawing .looked {
+  stroke: var(--bronze);
+  stroke-width: 3.4;
 }
 .drawing .line-arrow {
   stroke: none;

@@ -3,6 +3,7 @@ import type { Schemas } from '@/api/client';
 import { Popover, PopoverButton } from '@headlessui/vue';
 import { useI18n } from 'vue-i18n';
 import WorkingPanel from './WorkingPanel.vue';
+import { absent } from './absent';
 import { useFigure } from './useFigure';
 
 /** A computed number in a sentence. Pressed, it opens its working. */
@@ -22,5 +23,5 @@ const { shown } = useFigure(() => props.figure);
     >
     <WorkingPanel :figure="figure" />
   </Popover>
-  <span v-else class="reading text-quiet">[{{ t('figure.notYet') }}]</span>
+  <span v-else class="reading text-quiet">[{{ t(absent(name)) }}]</span>
 </template>

@@ -12,7 +12,7 @@ const questions: Schemas['PlanQuestions'] = {
     { key: '0.rpm', operation: 0, field: 'rpm', unit: 'rpm', tool: null },
     { key: '0.total_depth_mm', operation: 0, field: 'total_depth_mm', unit: 'mm', tool: null },
   ] as never,
-  operations: [{ kind: 'drill', tool: null, cautions: ['Chuck key out.'] }] as never,
+  operations: [{ kind: 'drill', tool: null, cautions: ['Chuck key out.'], dangers: [], standing: [] }] as never,
   missing: [],
 };
 const RIGHT: Record<string, string> = { '0.rpm': '500', '0.total_depth_mm': '11.7' };

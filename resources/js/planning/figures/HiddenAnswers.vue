@@ -67,7 +67,7 @@ async function check(key: string, giveUp = false) {
     <ErrorNote v-if="data.missing.length > 0" :error="new Error(data.missing.map(say).join(' '))" />
     <ol class="sheet mt-3">
       <li v-for="(operation, index) in data.operations" :key="index" class="border-t border-hairline first:border-t-0">
-        <StepCautions :cautions="operation.cautions" />
+        <StepCautions :cautions="operation.cautions" :dangers="operation.dangers" :standing="operation.standing" />
         <div class="px-4 py-3">
           <p class="flex flex-wrap items-baseline gap-x-3">
             <span class="reading text-quiet">{{ index + 1 }}</span>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import SizeField from '@/measure/SizeField.vue';
 import SelectField from '@/ui/SelectField.vue';
+import TextField from '@/ui/TextField.vue';
 import { useShop } from '@/workshop/useShop';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
@@ -13,8 +14,21 @@ defineProps<{ faults: Record<string, string[]> }>();
 const { t } = useI18n();
 const { turning } = useShop();
 const onLathe = computed(() => turning.value.find((machine) => machine.slug === draft.value.machine)?.kind === 'lathe');
-const sized = computed(() => draft.value.purpose === 'plain' || draft.value.purpose === 'reamed');
-const PURPOSES = ['plain', 'clearance', 'tapped', 'reamed'] as const;
+const sized = computed(() => ['plain', 'reamed', 'bored'].includes(draft.value.purpose));
+const PURPOSES = [
+  'plain',
+  'clearance',
+  'tapped',
+  'reamed',
+  'bored',
+  'countersunk',
+  'counterbored',
+  'spotfaced',
+] as const;
+// Only a lathe bores; who changes the machine keeps what was chosen, and is told.
+const purposes = computed(() =>
+  PURPOSES.filter((value) => value !== 'bored' || onLathe.value || draft.value.purpose === 'bored'),
+);
 const FITS = ['', 'H7', 'H8', 'H9', 'H11'];
 const HOLDINGS = [
   'vice_bolted',
@@ -41,7 +55,7 @@ const HOLDINGS = [
     <SelectField
       v-model="draft.purpose"
       :label="t('planning.purpose')"
-      :options="PURPOSES.map((value) => ({ value, label: t(`planning.purposes.${value}`) }))"
+      :options="purposes.map((value) => ({ value, label: t(`planning.purposes.${value}`) }))"
     />
     <SizeField
       v-model="draft.size"
@@ -83,7 +97,7 @@ const HOLDINGS = [
         :hint="t(onLathe ? 'planning.workDiameterLathe' : 'planning.workDiameterPress')"
         :error="faults.work_diameter?.[0]"
       />
-      <template v-if="draft.purpose === 'reamed' || draft.purpose === 'plain'">
+      <template v-if="sized">
         <SelectField
           v-model="draft.fit"
           :label="t('planning.fit')"
@@ -92,6 +106,39 @@ const HOLDINGS = [
           :error="faults.fit?.[0]"
         />
       </template>
+      <SelectField
+        v-if="draft.purpose === 'countersunk'"
+        v-model="draft.head"
+        :label="t('planning.head')"
+        :options="
+          ['', 'flat_slotted_or_cross', 'flat_socket', 'flat_82'].map((value) => ({
+            value,
+            label: t(`planning.heads.${value || 'usual'}`),
+          }))
+        "
+        :error="faults.head?.[0]"
+      />
+      <SelectField
+        v-if="draft.purpose === 'tapped'"
+        v-model="draft.tapping"
+        :label="t('planning.tapping')"
+        :options="
+          ['', 'power', 'forming', 'insert'].map((value) => ({
+            value,
+            label: t(`planning.tappings.${value || 'hand'}`),
+          }))
+        "
+        :error="faults.tapping?.[0]"
+      />
+      <TextField
+        v-if="draft.purpose === 'spotfaced'"
+        v-model="draft.slope"
+        mode="decimal"
+        reading
+        :label="t('planning.slope')"
+        :hint="t('planning.slopeHint')"
+        :error="faults.slope?.[0]"
+      />
       <SelectField
         v-if="draft.purpose === 'reamed'"
         v-model="draft.reamer"
@@ -112,12 +159,26 @@ const HOLDINGS = [
         />
       </template>
       <SelectField
-        v-else
+        v-if="!onLathe"
         v-model="draft.holding"
         :label="t('planning.holding')"
         :hint="t('planning.holdingHint')"
         :options="['', ...HOLDINGS].map((value) => ({ value, label: t(`planning.holdings.${value || 'any'}`) }))"
         :error="faults.holding?.[0]"
+      />
+      <SizeField
+        v-if="!onLathe"
+        v-model="draft.work_width"
+        :label="t('planning.workWidth')"
+        :hint="t('planning.workWidthHint')"
+        :error="faults.work_width?.[0]"
+      />
+      <SizeField
+        v-if="!onLathe"
+        v-model="draft.lever"
+        :label="t('planning.lever')"
+        :hint="t('planning.leverHint')"
+        :error="faults.lever?.[0]"
       />
     </div>
   </details>

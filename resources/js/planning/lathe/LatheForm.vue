@@ -11,9 +11,9 @@ import type { LatheDraft } from '@/planning/drafts';
 const draft = defineModel<LatheDraft>({ required: true });
 defineProps<{ faults: Record<string, string[]> }>();
 const { t } = useI18n();
-const PURPOSES = ['none', 'plain', 'clearance', 'tapped', 'reamed'] as const;
+const PURPOSES = ['none', 'plain', 'clearance', 'tapped', 'reamed', 'bored'] as const;
 const FITS = ['', 'H7', 'H8', 'H9', 'H11'];
-const sized = computed(() => draft.value.bore_purpose === 'plain' || draft.value.bore_purpose === 'reamed');
+const sized = computed(() => ['plain', 'reamed', 'bored'].includes(draft.value.bore_purpose));
 const ALLOWANCES = ['blade', 'cleanup', 'facing', 'jaw_clearance', 'max_cut', 'finish_cut'] as const;
 </script>
 

@@ -38,7 +38,7 @@ const duration = useDuration();
         <p class="text-quiet">{{ data.headings[index]?.material }}, {{ data.headings[index]?.machine }}</p>
         <p class="text-quiet">
           {{
-            t('planning.time.reamed', {
+            t('planning.time.cut', {
               time: duration(index === 0 ? data.changes.time_before_s : data.changes.time_after_s),
             })
           }}

@@ -1,12 +1,21 @@
 <script setup lang="ts">
+import type { Schemas } from '@/api/client';
 import { useSay, type Words } from '@/language/useSay';
+import StandingLine from './StandingLine.vue';
 
-/** The cautions of an operation: they stand before it. */
-defineProps<{ cautions: Words[] }>();
+/** What stands before an operation: what can maim first and strongest, what this step adds, what always holds. */
+defineProps<{ cautions: Words[]; dangers?: Words[]; standing?: Schemas['StandingCaution'][] }>();
 const { say } = useSay();
 </script>
 
 <template>
+  <p
+    v-for="(danger, index) in dangers ?? []"
+    :key="`danger-${index}`"
+    class="border-y-2 border-no bg-sheet px-4 py-1.5 font-bold text-no"
+  >
+    ■ {{ say(danger) }}
+  </p>
   <p
     v-for="(caution, index) in cautions"
     :key="index"
@@ -14,4 +23,5 @@ const { say } = useSay();
   >
     ◇ {{ say(caution) }}
   </p>
+  <StandingLine :standing="standing ?? []" />
 </template>

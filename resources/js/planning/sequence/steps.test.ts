@@ -45,13 +45,17 @@ describe('the figures of an operation', () => {
         total_depth_mm: 11.7,
         reading_mm: 12,
       }),
-    ).toEqual(['Size 9 mm', 'Spindle speed 500 rpm | belt 2', 'Scale reading 12 mm | from the touch (11.7 mm)']);
+    ).toEqual([
+      'Size 9 mm',
+      'Spindle speed 500 rpm | belt 2',
+      'Scale reading 12 mm | from the touch, for the tip at 11.7 mm',
+    ]);
   });
 
   it("stay in the machine's own scale whatever the reader's units are", () => {
     signedIn('learner', 'in');
     expect(shown({ scale_reading: '15/32 in', total_depth_mm: 11.9 })).toEqual([
-      'Scale reading 15/32 in | from the touch (0.469 in)',
+      'Scale reading 15/32 in | from the touch, for the tip at 0.469 in',
     ]);
     expect(shown({ diameter_mm: 9 })).toEqual(['Size 0.354 in']);
   });
@@ -63,7 +67,7 @@ describe('the figures of an operation', () => {
   });
 
   it('give the depth of a tap or reamer, which no scale shows', () => {
-    expect(shown({ kind: 'tap', depth_mm: 8 })).toEqual(['Full diameter, deep 8 mm']);
+    expect(shown({ kind: 'tap', depth_mm: 8 })).toEqual(['Full thread 8 mm']);
     expect(shown({ kind: 'drill', depth_mm: 8 })).toEqual([]);
   });
 
@@ -83,7 +87,23 @@ describe('the figures of an operation', () => {
         dial_reading: said('planning.dial.divisions', { count: 20 }),
         repeat: 1,
       }),
-    ).toEqual(['Turn to 27 mm → 26.5 mm → 26 mm', 'First cut on the dial 20 divisions']);
+    ).toEqual(['Turn to 27 → 26.5 → 26 mm', 'First cut on the dial 20 divisions']);
+  });
+
+  it('bore as they turn, by another name', () => {
+    expect(
+      shown({ kind: 'bore', passes_mm: [24.8, 25], dial_reading: said('planning.dial.divisions', { count: 2 }) }),
+    ).toEqual(['Bore to 24.8 → 25 mm', 'First cut on the dial 2 divisions']);
+    expect(shown({ kind: 'insert', depth_mm: 12 })).toEqual(['Insert, long 12 mm']);
+  });
+
+  it('show the limits that are measured to, at the machine and on its sheet', () => {
+    expect(
+      shown({
+        kind: 'measure',
+        figures: [figure({ key: 'limits_mm', unit: 'mm', terms: { go_mm: 8, no_go_mm: 8.015 } })],
+      }),
+    ).toEqual(['Limits 8 mm – 8.015 mm']);
   });
 
   it('keep for the curious what need not be read at the machine', () => {
@@ -94,10 +114,7 @@ describe('the figures of an operation', () => {
         scale_reading: '12 mm',
         feed_mm_rev: 0.15,
         time_s: 0.2,
-        figures: [
-          figure({ key: 'demand_nm', unit: 'nm', value: 4.26 }),
-          figure({ key: 'limits_mm', unit: 'mm', terms: { go_mm: 8, no_go_mm: 8.015 } }),
-        ],
+        figures: [figure({ key: 'demand_nm', unit: 'nm', value: 4.26 })],
       }),
     ).toEqual([
       'Depth to the tip 11.7 mm',
@@ -105,7 +122,6 @@ describe('the figures of an operation', () => {
       'Feed 0.15 mm/rev',
       'Cutting time 1 s',
       'Grab to resist 4.3 N·m',
-      'Limits 8 mm – 8.015 mm',
     ]);
     expect(quiet({})).toEqual([]);
   });
@@ -190,7 +206,9 @@ describe('an operation', () => {
     const text = mountIn(PlanStepRow, {
       number: 7,
       step: step({
-        cautions: [said('planning.caution.key_out')],
+        cautions: [said('planning.caution.ease_at_breakthrough')],
+        dangers: [said('planning.caution.never_by_hand')],
+        standing: ['eyes', 'key_out'],
         lubricant: 'cutting oil',
         pecks: [
           { to_depth_mm: 27, reading_mm: 27 },
