@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
+import { sitPaper } from './paper';
 import { call, changePolicy, holdBadge, keepOpen, machineScreen, person, PIN, putAway, sayWhat } from './people';
 
 /**
@@ -107,79 +108,14 @@ async function through(page: Page, steps: number) {
   }
 }
 
-/** Reads the paper and answers it; `right` false picks a wrong option at the critical question. */
-async function sitPaper(page: Page, right: boolean) {
-  const answers: Record<string, string> = {
-    'The vice is in use': 'Clamp it to the table, or wait for the vice.',
-    'You have just tightened': 'In my hand or on its hook.',
-    'When may the belt': 'Stopped and isolated.',
-    'A long chip hangs': 'Stop, wait for standstill, then take it off with a brush.',
-    'The plate is torn loose': 'Step back out of its way, hit the stop and wait for standstill.',
-    'Which of these may you wear': 'Safety glasses, sleeves tight or above the elbow, hair and cords tied back.',
-    'the motor is switched off': 'When the spindle stands still.',
-    'its belt guard leans': 'Leave it switched off, tell the instructor, and use it only when the guard is back.',
-    'the drill squeals': 'Stop, wait for standstill, and ask before you go on.',
-    'shank is worn': 'Measure across the lands at the point, or try it in a drill gauge.',
-    'Why is a pilot drilled': 'So that the dead web in the middle of the large drill has nothing to push through.',
-    'When is the work clamped':
-      "After the mark is brought under the standing drill's point, and then it is not bumped again.",
-  };
-  const orders: Record<string, string[]> = {
-    'Put the making of': [
-      'Mark out',
-      'Bring the mark',
-      'Drill the pilot',
-      'Stop, isolate',
-      'Drill the final',
-      'Standstill, unclamp',
-    ],
-    'has just broken through': [
-      'Let the drill clear',
-      'Switch off',
-      'Wait for standstill',
-      'Brush the chips',
-      'Unclamp',
-    ],
-  };
-  await expect(page.getByText(/13 questions, 80/)).toBeVisible();
-  const seen: string[] = [];
-  for (const question of await page.locator('main ol > li.sheet').all()) {
-    const text = await question.locator('p').nth(1).innerText();
-    seen.push(text);
-    const one = Object.keys(answers).find((key) => text.includes(key));
-    const order = Object.keys(orders).find((key) => text.includes(key));
-    if (one !== undefined) {
-      const critical = (await question.getByText('critical').count()) > 0;
-      const wanted = answers[one] ?? '';
-      // One wrong critical answer is enough.
-      if (critical && !right && one === 'The vice is in use') await question.getByLabel('Hold it by hand').check();
-      else await question.getByLabel(wanted).check();
-    } else if (order !== undefined) {
-      for (const step of orders[order] ?? []) await question.getByRole('button', { name: new RegExp(step) }).click();
-    } else {
-      await question.locator('input').fill(workedOut(text));
-    }
-  }
-  await page.getByRole('button', { name: 'Hand it in' }).click();
-  return seen;
-}
-
-/** The learner's own arithmetic. */
-function workedOut(text: string): string {
-  const number = Number(text.match(/(?:a|at) ([\d.]+) (?:mm|rpm)/)?.[1]);
-  if (text.includes('Which do you set')) {
-    const target = (1000 * 24) / (Math.PI * number);
-    return String([280, 500, 850, 1400, 2500].filter((speed) => speed <= target).at(-1));
-  }
-  if (text.includes('118° point')) return `${(number / 2 / Math.tan((59 * Math.PI) / 180) / 25.4).toFixed(4)} in`;
-  return ((number / 60) * 0.25).toFixed(2);
-}
-
 test('the safety check: failed by its critical question, retaken after a while with other figures', async ({
   browser,
 }) => {
   await learner.goto('/checks/SC-through-holes');
-  const first = await sitPaper(learner, false);
+  await expect(learner.getByText(/16 questions, 80/)).toBeVisible();
+  // One wrong critical answer is enough.
+  const first = await sitPaper(learner, ['held-by-hand']);
+  await learner.getByRole('button', { name: 'Hand it in' }).click();
   await expect(learner.getByText('Not passed yet')).toBeVisible();
   await expect(learner.getByText(/A critical question was wrong/)).toBeVisible();
   // What may be drawn again is not given away, and there is time to look at the lesson.
@@ -190,9 +126,10 @@ test('the safety check: failed by its critical question, retaken after a while w
   await expect(learner.getByText(/The next try is in 10 minutes/)).toBeVisible();
   await changePolicy(browser, { check_wait_minutes: 0 });
   await learner.reload();
-  await expect(learner.getByText(/13 questions, 80/)).toBeVisible();
+  await expect(learner.getByText(/16 questions, 80/)).toBeVisible();
   await expect(learner.getByText('Not passed yet')).toHaveCount(0);
-  const second = await sitPaper(learner, true);
+  const second = await sitPaper(learner);
+  await learner.getByRole('button', { name: 'Hand it in' }).click();
   expect(second.join()).not.toBe(first.join());
   await expect(learner.getByText('Passed', { exact: false }).first()).toBeVisible();
   await expect(learner.getByText('100 %')).toBeVisible();

@@ -1,5 +1,6 @@
 import { expect, test, type Browser, type Locator, type Page } from '@playwright/test';
 import { readdirSync, readFileSync } from 'node:fs';
+import { sitPaper } from './paper';
 
 /**
  * An empty shop (demo off) from the code that its start printed to the first "may run alone", as shop lead, instructor
@@ -179,43 +180,6 @@ test('the instructor joins and sets a PIN; the lead completes the permit', async
   await expect(lead).toHaveURL(/permits$/);
 });
 
-interface Question {
-  options: string[];
-  right: string | null;
-}
-
-/** The bank as its files have it, in this language: the options of each question and the right one, or the steps in order. */
-function bank(): Question[] {
-  const file = readFileSync('content/drill-press/checks/through-holes.yaml', 'utf8');
-  const spanish = readFileSync('content/drill-press/locales/es/checks/through-holes.yaml', 'utf8');
-  const said = (question: string, id: string, english: string) => {
-    if (LANGUAGE === 'en') return english;
-    const block = spanish.split(new RegExp(`^  ${question}:`, 'm'))[1]?.split(/^  [\w-]+:$/m)[0] ?? '';
-    return block.match(new RegExp(`[{ ]"?${id}"?: "([^"]+)"`))?.[1] ?? '';
-  };
-  return file
-    .split(/^ {2}- id: /m)
-    .slice(1)
-    .map((block) => {
-      const question = block.split('\n')[0] ?? '';
-      const each = [...block.matchAll(/\{id: "?(\w+)"?, text: "([^"]+)"(, right: true)?/g)];
-      const words = each.map(([, id = '', english = '']) => said(question, id, english));
-      const right = each.findIndex(([, , , mark]) => mark !== undefined);
-      return { options: words, right: right < 0 ? null : (words[right] ?? null) };
-    })
-    .filter(({ options }) => options.length > 0);
-}
-
-function workedOut(text: string): string {
-  const number = Number(text.match(/ (\d+) (?:mm|rpm)/)?.[1]);
-  // The machine's list of speeds tells this one; a single 2500 may be the figure of another.
-  if (text.includes('280, 500')) {
-    return String([280, 500, 850, 1400, 2500].filter((speed) => speed <= (1000 * 24) / (Math.PI * number)).at(-1));
-  }
-  if (text.includes('118°')) return `${(number / 2 / Math.tan((59 * Math.PI) / 180)).toFixed(2)} mm`;
-  return ((number / 60) * 0.25).toFixed(2);
-}
-
 test('the learner joins, works the lesson through and passes the check', async ({ browser }) => {
   learner = await join(browser, 'Sami Reed');
   await learner.goto('/lessons/A2');
@@ -236,15 +200,7 @@ test('the learner joins, works the lesson through and passes the check', async (
   }
   await expect(learner.getByText(say('lesson.completed'))).toBeVisible();
   await learner.goto('/checks/SC-through-holes');
-  await expect(learner.locator('main ol > li.sheet').first()).toBeVisible();
-  const questions = bank();
-  for (const question of await learner.locator('main ol > li.sheet').all()) {
-    const text = await question.innerText();
-    const known = questions.find(({ options }) => options.every((option) => text.includes(option)));
-    if (known === undefined) await question.locator('input').fill(workedOut(text));
-    else if (known.right !== null) await question.getByLabel(known.right, { exact: true }).check();
-    else for (const step of known.options) await question.getByRole('button', { name: step }).click();
-  }
+  await sitPaper(learner);
   await press(learner, 'check.handIn');
   await expect(learner.getByText('100 %')).toBeVisible();
 });

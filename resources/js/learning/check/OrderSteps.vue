@@ -25,6 +25,7 @@ const takeBack = (id: string) =>
           type="button"
           class="flex min-h-12 w-full items-center gap-3 border-2 border-blue px-4 py-2 text-left"
           :disabled="closed"
+          :data-step="id"
           @click="takeBack(id)"
         >
           <span class="reading w-6">{{ place + 1 }}</span>{{ texts[id] }}
@@ -37,6 +38,7 @@ const takeBack = (id: string) =>
           type="button"
           class="flex min-h-12 w-full items-center gap-3 border border-hairline px-4 py-2 text-left"
           :disabled="closed"
+          :data-step="choice.id"
           @click="emit('answer', [...answer, choice.id])"
         >
           <span class="reading w-6 text-quiet">·</span>{{ choice.text }}

@@ -25,7 +25,7 @@ const way = computed(() => (props.question.kind === 'hazard' ? undefined : WAYS[
 </script>
 
 <template>
-  <li class="sheet p-5">
+  <li class="sheet p-5" :data-question="question.id">
     <p class="label">
       {{ t('check.question', { number }) }} · {{ t(`check.kind.${question.kind}`)
       }}<template v-if="question.critical">
