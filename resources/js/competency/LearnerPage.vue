@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { api, must } from '@/api/client';
 import { useMe } from '@/api/useMe';
+import FadingList from '@/learning/memory/FadingList.vue';
 import LogbookEntries from '@/practice/LogbookEntries.vue';
 import PageState from '@/ui/PageState.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
@@ -66,6 +67,7 @@ const own = computed(() => String(person.value?.id) === props.id);
       :learner-id="data.learner.id"
       :own="own"
     />
+    <FadingList class="mt-6" :learner-id="data.learner.id" :own="own" />
     <div class="mt-5 hidden gap-4 print:flex print:flex-wrap">
       <PermitCard
         v-for="permit in data.permits.filter((each) => each.standing.stage === 5 && !each.standing.held)"

@@ -21,10 +21,11 @@ describe('the frame round every page', () => {
     route.path = '/today';
   });
 
-  it('leads whoever teaches to today, planner and workshop; a learner to path, logbook and planner', () => {
+  it('leads whoever teaches to today, teaching, planner and workshop; a learner to path, logbook and planner', () => {
     signedIn('instructor');
     expect(rooms(mountIn(ShopFrame, {}))).toEqual([
       expect.stringContaining('Today'),
+      expect.stringContaining('Teaching'),
       expect.stringContaining('Planner'),
       expect.stringContaining('Workshop'),
     ]);

@@ -31,6 +31,7 @@ const rooms = computed<RuleMark[]>(() =>
   teaches.value
     ? [
         { key: 'today', label: t('room.today'), to: { name: 'today' }, count: waiting.look.value },
+        { key: 'teaching', label: t('room.teaching'), to: { name: 'warm-up' } },
         { key: 'planner', label: t('room.planner'), to: { name: 'planner' } },
         { key: 'workshop', label: t('room.workshop'), to: { name: 'workshop' } },
         ...(leads.value ? [{ key: 'records', label: t('room.records'), to: { name: 'changes' } }] : []),

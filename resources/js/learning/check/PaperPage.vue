@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, must, type Schemas } from '@/api/client';
+import { api, must } from '@/api/client';
 import { useMe } from '@/api/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
@@ -11,6 +11,7 @@ import { useQuery } from '@tanstack/vue-query';
 import { useLocalStorage, whenever } from '@vueuse/core';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { isAnswered } from './isAnswered';
 import PaperQuestion from './PaperQuestion.vue';
 import { useTimeLeft } from './useTimeLeft';
 
@@ -27,13 +28,10 @@ const { units } = useUnits();
 const mine = computed(() => attempt.data.value?.learner_id === person.value?.id);
 const result = computed(() => attempt.data.value?.result ?? null);
 const unanswered = computed(
-  () => (attempt.data.value?.questions ?? []).filter((question) => !isAnswered(question)).length,
+  () =>
+    (attempt.data.value?.questions ?? []).filter((question) => !isAnswered(question, answers.value[question.id] ?? []))
+      .length,
 );
-/** Steps count as put in order once all of them have a place. A scene with nothing marked is not answered: something is wrong in each. */
-function isAnswered(question: Schemas['Question']): boolean {
-  const answer = answers.value[question.id] ?? [];
-  return question.kind === 'order' ? answer.length === question.choices.length : Boolean(answer[0]?.trim());
-}
 const handIn = useCommand(
   () => ({
     about: `paper:${props.id}`,
