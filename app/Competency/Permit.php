@@ -21,7 +21,7 @@ use MillStep\Core\Competency\Scope;
  * @property string $code
  * @property string $name
  * @property array{lessons: list<string>, checks: list<string>, practice_count: int, practice_minutes: int, assessments: list<string>,
- *     guided?: list<string>, prerequisites?: list<string>, recency_days?: int} $requirement
+ *     guided?: list<string>, prerequisites?: list<string>, recency_days?: int, renewal_check_days?: int} $requirement
  * @property int $validity_days
  * @property array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, min_thickness_mm?: float,
  *     companion?: bool} $scope

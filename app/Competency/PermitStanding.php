@@ -10,9 +10,17 @@ use MillStep\Core\Competency\Record;
 /** One learner with one permit: what the ledger says, and the place on the ladder that follows from it. */
 final readonly class PermitStanding
 {
-    /** @param  list<string>  $prerequisitesMissing  codes of permits that this one builds on and that do not carry */
-    public function __construct(public Permit $permit, public Record $record, public LadderPlace $place, public array $prerequisitesMissing)
-    {
+    /**
+     * @param  list<string>  $prerequisitesMissing  codes of permits that this one builds on and that do not carry
+     * @param  list<string>  $checksStale  codes of checks that a renewal wants passed once more
+     */
+    public function __construct(
+        public Permit $permit,
+        public Record $record,
+        public LadderPlace $place,
+        public array $prerequisitesMissing,
+        public array $checksStale,
+    ) {
     }
 
     /** @return array{by: string, at: string, valid_until: string, scope: object}|null the signature in force, for screens and paper */

@@ -48,6 +48,7 @@ final class Readiness
             $permit->coreScope(),
             CarbonImmutable::now(),
             $policy->hours->endOfDay(CarbonImmutable::now()->addDays($permit->validity_days)),
+            $standing->checksStale,
         );
     }
 }

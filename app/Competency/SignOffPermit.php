@@ -83,10 +83,11 @@ final class SignOffPermit
             return;
         }
         $known = [
-            'own_record', 'not_authorised', 'learner_inactive', 'not_ready', 'held', 'prerequisite_missing',
+            'own_record', 'not_authorised', 'learner_inactive', 'not_ready', 'held', 'prerequisite_missing', 'check_stale',
             'not_acknowledged', 'guardian_missing', 'valid_too_long', 'valid_past',
         ];
-        $terms = ['permit' => $permit->name, 'name' => $learner->name, 'days' => $permit->validity_days];
+        $terms = ['permit' => $permit->name, 'name' => $learner->name, 'days' => $permit->validity_days,
+            'renewal_days' => $permit->requirement['renewal_check_days'] ?? 0];
         $says = in_array($reason, $known, true) ? "sign_off_$reason" : 'sign_off_says_more';
         throw in_array($reason, ['own_record', 'not_authorised'], true)
             ? Refusal::forbidden($reason, $terms, $says)

@@ -38,6 +38,8 @@ final class SignOffProposal
             'statement' => ['version' => $statement->version, 'body' => $statement->body],
             'acknowledged' => $readiness->acknowledged(),
             'reasons' => $readiness->reasons(),
+            'checks_stale' => $readiness->checksStale,
+            'renewal_check_days' => $permit->requirement['renewal_check_days'] ?? null,
             'signed_off' => $standing->signature(),
             'scope' => (object) $permit->scope,
             'valid_until' => Policy::inForce()->hours->dateAt($readiness->latestEnd),

@@ -81,9 +81,16 @@ final class Standings
             }
         }
         $record = $records[$permit->id];
-        $standing = new Standing($now, $rules->requirement($permit), Ledger::of([]), $prerequisites);
+        $requirement = $rules->requirement($permit);
+        $standing = new Standing($now, $requirement, Ledger::of([]), $prerequisites);
 
-        return $computed[$permit->code] = new PermitStanding($permit, $record, $standing->of($record), $standing->prerequisitesMissing());
+        return $computed[$permit->code] = new PermitStanding(
+            $permit,
+            $record,
+            $standing->of($record),
+            $standing->prerequisitesMissing(),
+            $requirement->staleChecks($record, $now),
+        );
     }
 
     /**

@@ -135,7 +135,7 @@ final class LearnerRecord
                 ...$this->lessons($requirement['lessons'], $record, false),
                 ...$this->lessons($requirement['guided'] ?? [], $record, true),
             ],
-            'checks' => $this->checks($requirement['checks'], $record),
+            'checks' => $this->checks($requirement['checks'], $standing),
             'practice' => [
                 'count' => $record->practiceCount,
                 'count_needed' => $requirement['practice_count'],
@@ -179,11 +179,11 @@ final class LearnerRecord
      * @param  list<string>  $codes
      * @return list<array<string, mixed>>
      */
-    private function checks(array $codes, Record $record): array
+    private function checks(array $codes, PermitStanding $standing): array
     {
         [$checks, $attempts] = [$this->checks, $this->checkAttempts];
 
-        return array_map(static function (string $code) use ($checks, $attempts, $record): array {
+        return array_map(static function (string $code) use ($checks, $attempts, $standing): array {
             $mine = $attempts->filter(static fn (CheckAttempt $attempt): bool => $attempt->check->code === $code);
             $last = $mine->last(static fn (CheckAttempt $attempt): bool => $attempt->submitted_at !== null);
 
@@ -191,7 +191,8 @@ final class LearnerRecord
                 'code' => $code,
                 'title' => $checks->get($code)->title ?? $code,
                 'attempts' => $mine->whereNotNull('submitted_at')->count(),
-                'passed' => $record->checks[$code] ?? false,
+                'passed' => $standing->record->checks[$code] ?? false,
+                'stale' => in_array($code, $standing->checksStale, true),
                 'score_percent' => $last?->result['score_percent'] ?? null,
                 'last_attempt' => $last?->id,
             ];

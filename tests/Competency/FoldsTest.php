@@ -10,6 +10,7 @@ use App\Competency\ShopKey;
 use App\Competency\Standings;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use MillStep\Core\Competency\Ledger\Folded;
 use MillStep\Core\Competency\Ledger\Ledger;
 
 beforeEach(function (): void {
@@ -104,7 +105,7 @@ it('finds a fold that was sealed but is not what the ledger says', function (): 
 it('throws a fold of an older make away without a word, and folds anew what has grown long', function (): void {
     ($this->keep)();
     $row = DB::table('competency_folds')->first();
-    $old = str_replace('{"v":1,', '{"v":0,', $row->state);
+    $old = str_replace('{"v":'.Folded::VERSION.',', '{"v":0,', $row->state);
     DB::table('competency_folds')->update([
         'state' => $old,
         'seal' => app(ShopKey::class)->seal("fold\n{$row->learner_id}\n{$row->permit_id}\n{$row->seq}\n$old"),
@@ -112,7 +113,7 @@ it('throws a fold of an older make away without a word, and folds anew what has 
     expect(Artisan::call('competency:verify'))->toBe(0)->and(($this->standing)()->record)->toEqual(($this->whole)());
     $this->app->terminate();
     $anew = DB::table('competency_folds')->first();
-    expect($anew->state)->toStartWith('{"v":1,')->and($anew->seq)->toBe(LedgerEntry::query()->max('seq'));
+    expect($anew->state)->toStartWith('{"v":'.Folded::VERSION.',')->and($anew->seq)->toBe(LedgerEntry::query()->max('seq'));
 });
 
 it('asks six things of the database for a badge at most', function (): void {

@@ -90,6 +90,29 @@ it('asks for a guardian where the learner is under age', function (): void {
     sign($this)->assertCreated();
 });
 
+it('wants the check passed again before a renewal, where the permit asks for that', function (): void {
+    signOff($this)->assertCreated();
+    $permit = $this->permit();
+    $permit->update(['requirement' => [...$permit->requirement, 'renewal_check_days' => 60]]);
+    $this->travel(61)->days();
+    app(AcknowledgeStatement::class)($this->learner, $permit, 1);
+    sign($this, ['valid_until' => now()->addDays(90)->toDateString()])->assertConflict()->assertJsonPath('code', 'check_stale');
+    $url = "/api/competency/learners/{$this->learner->id}/permits/drill-through-10/sign-off";
+    expect($this->getJson($url)->json())->toMatchArray([
+        'reasons' => ['check_stale'], 'checks_stale' => ['SC-through-holes'], 'renewal_check_days' => 60,
+    ]);
+    $record = $this->getJson("/api/records/learners/{$this->learner->id}")->json('permits');
+    expect(collect($record)->firstWhere('code', 'drill-through-10')['checks'][0]['stale'])->toBeTrue();
+    app(App\Competency\RecordEntry::class)(
+        $this->learner,
+        null,
+        'check_attempted',
+        ['check' => 'SC-through-holes', 'passed' => true],
+        $this->by,
+    );
+    sign($this, ['valid_until' => now()->addDays(90)->toDateString()])->assertCreated();
+});
+
 it('is refused while the permit is held', function (): void {
     bring($this->learner, 4, $this->by);
     app(AcknowledgeStatement::class)($this->learner, $this->permit(), 1);

@@ -33,6 +33,7 @@ final class PermitResource extends JsonResource
                 'assessments' => $this->requirement['assessments'] ?? [],
                 'prerequisites' => $this->requirement['prerequisites'] ?? [],
                 'recency_days' => $this->requirement['recency_days'] ?? null,
+                'renewal_check_days' => $this->requirement['renewal_check_days'] ?? null,
             ],
             'scope' => (object) $this->scope,
             'validity_days' => $this->validity_days,

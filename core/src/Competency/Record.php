@@ -13,6 +13,7 @@ final readonly class Record
      * @param  array<string, string>  $assessments  latest outcome, by assessment
      * @param  int|null  $acknowledged  the statement's version that the learner has acknowledged since the last signature
      * @param  Signature|null  $signature  the latest that has not been revoked
+     * @param  array<string, \DateTimeImmutable>  $checksPassedAt  when a check was last passed, by check
      */
     public function __construct(
         public array $lessons,
@@ -26,7 +27,14 @@ final readonly class Record
         public bool $suspended,
         public bool $revoked,
         public ?\DateTimeImmutable $lastAtMachine,
+        public array $checksPassedAt = [],
     ) {
+    }
+
+    /** Whether the next signature follows one before: that one still stands, ran out, or was revoked. */
+    public function renewing(): bool
+    {
+        return $this->signature !== null || $this->revoked;
     }
 
     public function held(): bool

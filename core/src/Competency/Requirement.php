@@ -16,6 +16,7 @@ final readonly class Requirement
      * @param  list<string>  $assessments
      * @param  list<string>  $prerequisites  permits that this one builds on
      * @param  list<string>  $guided  lessons that need power: open from stage 2 under an instructor's eyes, required for stage 3
+     * @param  int|null  $renewalCheckDays  a signature that follows another wants the checks passed within so many days before it
      * @param  array<string, int>  $accepted  the oldest version of a lesson that still counts, by lesson; any where not named
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class Requirement
         public ?\DateTimeImmutable $statementGraceUntil,
         public array $guided = [],
         public array $accepted = [],
+        public ?int $renewalCheckDays = null,
     ) {
     }
 
@@ -48,7 +50,22 @@ final readonly class Requirement
             $fields->has('statement_grace_until') ? $fields->instant('statement_grace_until') : null,
             $fields->has('guided') ? $fields->texts('guided') : [],
             self::versions($fields->objectOrEmpty('accepted_versions')),
+            $fields->has('renewal_check_days') ? $fields->integer('renewal_check_days', 1) : null,
         );
+    }
+
+    /** @return list<string> checks that have to be passed once more before this permit is signed again */
+    public function staleChecks(Record $record, \DateTimeImmutable $now): array
+    {
+        if ($this->renewalCheckDays === null || ! $record->renewing()) {
+            return [];
+        }
+        $since = $now->modify("-$this->renewalCheckDays days");
+
+        return array_values(array_filter(
+            $this->checks,
+            static fn (string $check): bool => ! isset($record->checksPassedAt[$check]) || $record->checksPassedAt[$check] < $since,
+        ));
     }
 
     /**

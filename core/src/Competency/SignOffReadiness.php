@@ -12,6 +12,7 @@ final readonly class SignOffReadiness
 {
     /**
      * @param  list<string>  $prerequisitesMissing  permits that this one builds on and that do not carry now
+     * @param  list<string>  $checksStale  checks that a renewal wants passed once more
      * @param  bool  $guardianMissing  under age, nothing on file, and the shop asks for it
      * @param  \DateTimeImmutable  $latestEnd  the last instant of the permit's own validity, in the shop's zone
      */
@@ -27,6 +28,7 @@ final readonly class SignOffReadiness
         public Scope $permitScope,
         public \DateTimeImmutable $now,
         public \DateTimeImmutable $latestEnd,
+        public array $checksStale = [],
     ) {
     }
 
@@ -47,6 +49,7 @@ final readonly class SignOffReadiness
             // A revocation ends with a new signature, a hold does not.
             'held' => $this->record->suspended,
             'prerequisite_missing' => $this->prerequisitesMissing !== [],
+            'check_stale' => $this->checksStale !== [],
             'not_acknowledged' => ! $this->acknowledged(),
             'guardian_missing' => $this->guardianMissing,
         ]));

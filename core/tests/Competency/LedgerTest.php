@@ -165,6 +165,15 @@ it('does not refresh recency with minutes that nobody confirmed', function (): v
     expect(record([$time('01', true), $time('20', false)]))->machineMinutes->toBe(120)->lastAtMachine->format('d')->toBe('01');
 });
 
+it('knows when each check was last passed; a failed one since does not move that', function (): void {
+    $check = static fn (string $day, bool $passed): array => [
+        'type' => 'check_attempted', 'check' => 'SC1', 'passed' => $passed, 'at' => "2031-01-{$day}T00:00:00Z",
+    ];
+    $record = record([$check('01', false), $check('02', true), $check('09', true), $check('12', false)]);
+    expect($record->checksPassedAt['SC1']->format('d'))->toBe('09')->and($record->checks['SC1'])->toBeFalse()
+        ->and(record([$check('01', false)])->checksPassedAt)->toBe([]);
+});
+
 it('refuses a payload of a version that it does not know, and a type that there is not', function (): void {
     foreach ([['v' => 2], ['type' => 'forgiven'], ['minutes' => null], ['minutes' => 'ten']] as $spoilt) {
         $line = [...['type' => 'practice_confirmed', 'minutes' => 10, 'at' => '2031-01-01T00:00:00Z'], ...$spoilt];

@@ -5,7 +5,9 @@ declare(strict_types=1);
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\LadderPlace;
 use MillStep\Core\Competency\Record;
+use MillStep\Core\Competency\Requirement;
 use MillStep\Core\Competency\Scope;
+use MillStep\Core\Competency\Signature;
 use MillStep\Core\Competency\SignOffReadiness;
 use MillStep\Core\Competency\Stage;
 
@@ -48,6 +50,7 @@ function readiness(array $with = []): SignOffReadiness
         ]),
         new DateTimeImmutable('2031-05-02T10:00:00Z'),
         new DateTimeImmutable('2032-05-01T22:59:59Z'),
+        $with['stale'] ?? [],
     );
 }
 
@@ -64,6 +67,7 @@ it('says everything that speaks against it', function (array $with, array $reaso
     'held' => [['suspended' => true], ['held']],
     'revoked: a new signature is what ends it' => [['revoked' => true], []],
     'revoked and held' => [['revoked' => true, 'suspended' => true], ['held']],
+    'a check passed too long ago for a renewal' => [['stale' => ['SC1']], ['check_stale']],
     'an old statement acknowledged' => [['acknowledged' => 1], ['not_acknowledged']],
     'a permit that it builds on does not carry' => [['prerequisites' => ['bench']], ['prerequisite_missing']],
     'one\'s own' => [['own' => true], ['own_record']],
@@ -142,3 +146,23 @@ it('is never widened by signing: whatever is covered by the signature is covered
         expect($permit->companion && ! $signed->companion)->toBeFalse();
     }
 });
+
+it('wants the checks passed lately enough, of a renewal alone', function (array $with, array $stale): void {
+    $fields = ['lessons' => [], 'checks' => ['SC1', 'SC2'], 'practice_count' => 0, 'practice_minutes' => 0, 'assessments' => [],
+        'statement_version' => 1, ...isset($with['days']) ? ['renewal_check_days' => $with['days']] : []];
+    $at = static fn (string $instant): DateTimeImmutable => new DateTimeImmutable($instant);
+    $signature = new Signature('s', $at('2030-05-01T00:00:00Z'), 1, $at('2031-05-01T00:00:00Z'), scope([]));
+    $record = new Record([], ['SC1' => true, 'SC2' => true], 0, 0, 0, [], null, $with['signed'] ?? true ? $signature : null, false,
+        $with['revoked'] ?? false, null, array_map($at, $with['passed']));
+    expect(Requirement::fromFields(Fields::of($fields))->staleChecks($record, $at('2031-05-02T10:00:00Z')))->toBe($stale);
+})->with([
+    'both lately' => [['days' => 30, 'passed' => ['SC1' => '2031-05-01T00:00:00Z', 'SC2' => '2031-04-02T10:00:00Z']], []],
+    'one a second too long ago' => [
+        ['days' => 30, 'passed' => ['SC1' => '2031-05-01T00:00:00Z', 'SC2' => '2031-04-02T09:59:59Z']],
+        ['SC2'],
+    ],
+    'nobody knows when' => [['days' => 30, 'passed' => []], ['SC1', 'SC2']],
+    'the first signature' => [['days' => 30, 'signed' => false, 'passed' => []], []],
+    'after a revocation' => [['days' => 30, 'signed' => false, 'revoked' => true, 'passed' => []], ['SC1', 'SC2']],
+    'not asked for' => [['passed' => []], []],
+]);

@@ -211,6 +211,14 @@ const named = (list: { code: string; title: string }[]) =>
               :hint="t('permits.recencyHint')"
               :error="fault('requirement.recency_days')"
             />
+            <TextField
+              v-model="form.renewal_check_days"
+              mode="numeric"
+              reading
+              :label="t('permits.renewalCheck')"
+              :hint="t('permits.renewalCheckHint')"
+              :error="fault('requirement.renewal_check_days')"
+            />
           </div>
           <TickList
             v-model="form.signers"

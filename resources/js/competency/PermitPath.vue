@@ -103,6 +103,7 @@ const canSign = computed(() => standing.value.stage >= 4);
                 }}</template
               >
             </span>
+            <strong v-if="check.stale" class="block text-supervised">▲ {{ t('record.checkStale') }}</strong>
           </p>
           <RouterLink
             v-if="check.last_attempt"

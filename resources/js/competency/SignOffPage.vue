@@ -142,7 +142,14 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
         <h2>{{ t('sign.scope') }}</h2>
         <ul v-if="data.reasons.length > 0" class="border-2 border-supervised p-3" role="status" data-testid="not-yet">
           <li v-for="reason in data.reasons" :key="reason" class="font-semibold">
-            ▲ {{ t(`sign.reason.${reason}`, { stage: data.standing.stage, name: data.learner.name }) }}
+            ▲
+            {{
+              t(`sign.reason.${reason}`, {
+                stage: data.standing.stage,
+                name: data.learner.name,
+                days: data.renewal_check_days,
+              })
+            }}
           </li>
         </ul>
         <p>

@@ -142,6 +142,8 @@ describe('the sign-off', () => {
     statement: { version: 3, body: 'I hold the work, never by hand.' },
     acknowledged: true,
     reasons: [],
+    checks_stale: [],
+    renewal_check_days: null,
     signed_off: null,
     scope: { max_diameter_mm: 10 },
     operations: ['drill', 'ream'],

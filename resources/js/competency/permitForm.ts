@@ -16,6 +16,7 @@ export const emptyPermit = () => ({
   practice_count: '0',
   practice_minutes: '0',
   recency_days: '',
+  renewal_check_days: '',
   materials: [] as string[],
   operations: [] as string[],
   max_diameter: '',
@@ -48,6 +49,7 @@ export function formOf(permit: Permit): PermitForm {
     practice_count: typed(requirement.practice_count),
     practice_minutes: typed(requirement.practice_minutes),
     recency_days: typed(requirement.recency_days),
+    renewal_check_days: typed(requirement.renewal_check_days),
     materials: scope.materials ?? [],
     operations: scope.operations ?? [],
     max_diameter: asTyped(scope.max_diameter_mm),
@@ -73,6 +75,7 @@ export function asGiven(form: PermitForm): Schemas['PermitGiven'] {
       practice_count: number(form.practice_count) as number,
       practice_minutes: number(form.practice_minutes) as number,
       recency_days: number(form.recency_days),
+      renewal_check_days: number(form.renewal_check_days),
     },
     scope: {
       materials: form.materials,

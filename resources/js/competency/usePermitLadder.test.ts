@@ -54,7 +54,15 @@ describe('the ladder', () => {
     expect(current(bench, press(0), hand)).toBe('press');
     const signed = press(5, { signed_off: { at: '2031-02-01' } as Permit['signed_off'] });
     expect(current(bench, signed, hand)).toBe('press');
-    const checked = { code: 'S', title: 'S', attempts: 1, passed: true, score_percent: 90, last_attempt: null };
+    const checked = {
+      code: 'S',
+      title: 'S',
+      attempts: 1,
+      passed: true,
+      stale: false,
+      score_percent: 90,
+      last_attempt: null,
+    };
     expect(current(bench, signed, { ...hand, checks: [checked] })).toBe('hand');
     expect(current({ ...bench, standing: { ...bench.standing, held: true } }, press(0), hand)).toBe('bench');
     expect(current(permit('bench', 0), press(0, { lessons: [] }))).toBe('bench');

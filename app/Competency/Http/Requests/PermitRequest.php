@@ -37,6 +37,7 @@ final class PermitRequest extends FormRequest
             'requirement.practice_count' => [...$number, 'between:0,100'],
             'requirement.practice_minutes' => [...$number, 'between:0,100000'],
             'requirement.recency_days' => ['nullable', 'integer', 'between:1,3650'],
+            'requirement.renewal_check_days' => ['nullable', 'integer', 'between:1,3650'],
             'scope' => ['present', 'array'],
             // What a scope does not limit it covers: so every one says what it is for.
             'scope.materials' => ['required', 'array', 'min:1', 'max:200'],

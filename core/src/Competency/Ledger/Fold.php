@@ -16,6 +16,9 @@ final class Fold
     /** @var array<string, bool> */
     public array $checks = [];
 
+    /** @var array<string, \DateTimeImmutable> when it was last passed, by check */
+    public array $checksPassedAt = [];
+
     /** @var array<string, string> */
     public array $assessments = [];
 
@@ -57,6 +60,7 @@ final class Fold
             $this->suspended,
             $this->revoked,
             $this->lastAtMachine,
+            $this->checksPassedAt,
         );
     }
 }

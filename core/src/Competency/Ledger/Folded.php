@@ -19,7 +19,7 @@ use MillStep\Core\Competency\Signature;
 final readonly class Folded
 {
     /** Raised whenever an entry folds otherwise than before: what was kept is then thrown away. */
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     private const INSTANT = 'Y-m-d\TH:i:s.u\Z';
 
@@ -85,6 +85,7 @@ final readonly class Folded
             'latest' => self::instant($this->latest),
             'lessons' => (object) $record->lessons,
             'checks' => (object) $record->checks,
+            'checks_passed_at' => (object) array_map(self::instant(...), $record->checksPassedAt),
             'assessments' => (object) $record->assessments,
             'practice_count' => $record->practiceCount,
             'practice_minutes' => $record->practiceMinutes,
@@ -110,6 +111,10 @@ final readonly class Folded
         $fold = new Fold;
         $fold->lessons = self::each($fields->objectOrEmpty('lessons'), static fn (Fields $of, string $key): int => $of->integer($key, 0));
         $fold->checks = self::each($fields->objectOrEmpty('checks'), static fn (Fields $of, string $key): bool => $of->flag($key, false));
+        $fold->checksPassedAt = self::each(
+            $fields->objectOrEmpty('checks_passed_at'),
+            static fn (Fields $of, string $key): \DateTimeImmutable => $of->instant($key),
+        );
         $fold->assessments = self::each(
             $fields->objectOrEmpty('assessments'),
             static fn (Fields $of, string $key): string => $of->text($key),

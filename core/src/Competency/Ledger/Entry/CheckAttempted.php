@@ -29,5 +29,8 @@ final readonly class CheckAttempted implements Entry
     public function foldInto(Fold $fold, Line $line): void
     {
         $fold->checks[$this->check] = $this->passed;
+        if ($this->passed) {
+            $fold->checksPassedAt[$this->check] = max($fold->checksPassedAt[$this->check] ?? $line->at, $line->at);
+        }
     }
 }
