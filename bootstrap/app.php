@@ -28,6 +28,8 @@ return Application::configure(basePath: dirname(__DIR__))
         // Same origin needs no CORS, and its package is not to be had everywhere (docs/decisions/0003).
         $middleware->remove(HandleCors::class);
         $middleware->redirectGuestsTo('/sign-in');
+        // What is written is kept to the letter, the last line's end included.
+        $middleware->trimStrings(except: ['texts.*.text']);
         $middleware->group('device', [App\Language\SpeakLanguage::class, App\Http\NoNul::class, SubstituteBindings::class]);
         $middleware->web(append: [App\Language\SpeakLanguage::class, App\Http\NoNul::class, App\People\Http\OnlyActive::class,
             App\People\Http\LeftAlone::class,

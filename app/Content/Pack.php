@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Content;
 
+use App\Content\Files\FolderFiles;
+use App\Content\Files\PackFiles;
 use App\Language\Sentences;
 use App\Learning\LessonFile;
 use App\Support\ContentFault;
@@ -12,14 +14,14 @@ use App\Support\Given;
 use App\Support\YamlText;
 
 /**
- * A pack of content: a folder with pack.yaml, parts.yaml, lessons, checks, sheets, permits, and what they are in other
+ * A pack of content: files, pack.yaml, parts.yaml, lessons, checks, sheets, permits, and what they are in other
  * languages under locales. See CONTRIBUTING.md for how to write one.
  */
 final readonly class Pack
 {
     public const FOLDER = 'content';
 
-    private function __construct(public string $code, private string $path, public YamlText $about)
+    private function __construct(public string $code, public PackFiles $files, public YamlText $about)
     {
     }
 
@@ -35,11 +37,22 @@ final readonly class Pack
     /** @throws FaultyContent when it has no pack.yaml, or one that says nothing */
     public static function at(string $path): self
     {
-        $file = "$path/pack.yaml";
-        FaultyContent::unless(is_file($file) ? [] : [ContentFault::at('pack.yaml', 1, 'no_pack')]);
-        $about = YamlText::read('pack.yaml', (string) file_get_contents($file));
+        return self::of(basename($path), new FolderFiles($path));
+    }
 
-        return new self(basename($path), $path, $about);
+    /** @throws FaultyContent when it has no pack.yaml, or one that says nothing */
+    public static function of(string $code, PackFiles $files): self
+    {
+        $about = $files->read('pack.yaml');
+        FaultyContent::unless($about !== null ? [] : [ContentFault::at('pack.yaml', 1, 'no_pack')]);
+
+        return new self($code, $files, YamlText::read('pack.yaml', (string) $about));
+    }
+
+    /** Whether it is what this shop has written itself. */
+    public function isOwn(): bool
+    {
+        return $this->code === OwnPack::CODE;
     }
 
     public function version(): int
@@ -53,26 +66,11 @@ final readonly class Pack
         return Given::texts($this->about->values['needs'] ?? []);
     }
 
-    /**
-     * One that lies beside this one.
-     *
-     * @throws FaultyContent when there is none
-     */
-    public function beside(string $code): self
-    {
-        $path = dirname($this->path).'/'.$code;
-        FaultyContent::unless(is_dir($path) ? [] : [
-            ContentFault::at('pack.yaml', $this->about->lineOf('needs'), 'no_needed_pack', ['pack' => $code]),
-        ]);
-
-        return self::at($path);
-    }
-
     /** A word about it in a language, as far as the pack has it. */
     public function said(string $key, string $language): string
     {
-        $file = "$this->path/locales/$language/pack.yaml";
-        $there = is_file($file) ? YamlText::read("locales/$language/pack.yaml", (string) file_get_contents($file))->values : [];
+        $text = $this->files->read("locales/$language/pack.yaml");
+        $there = $text === null ? [] : YamlText::read("locales/$language/pack.yaml", $text)->values;
 
         return Given::text($there[$key] ?? $this->about->values[$key] ?? $this->code);
     }
@@ -80,7 +78,16 @@ final readonly class Pack
     /** Whether it is written in that language, or translated into it. */
     public function speaks(string $language): bool
     {
-        return ($this->about->values['language'] ?? 'en') === $language || is_dir("$this->path/locales/$language/lessons");
+        return $this->language() === $language || array_filter(
+            $this->files->paths(),
+            static fn (string $path): bool => str_starts_with($path, "locales/$language/lessons/"),
+        ) !== [];
+    }
+
+    /** The language that it was written in. */
+    public function language(): string
+    {
+        return Given::text($this->about->values['language'] ?? 'en');
     }
 
     /** @return array{lessons: int, checks: int, sheets: int, permits: int} how many files of each */
@@ -92,12 +99,13 @@ final readonly class Pack
         ];
     }
 
-    /** @return array<string, string> paths of a kind, by their names */
+    /** @return list<string> names of a kind's files */
     private function files(string $folder, string $ending): array
     {
-        $files = glob("$this->path/$folder/*.$ending") ?: [];
-
-        return array_combine(array_map(basename(...), $files), $files);
+        return array_values(array_map(basename(...), array_filter(
+            $this->files->paths(),
+            static fn (string $path): bool => dirname($path) === $folder && str_ends_with($path, ".$ending"),
+        )));
     }
 
     /**
@@ -123,9 +131,9 @@ final readonly class Pack
 
     public function parts(): ?YamlText
     {
-        $file = "$this->path/parts.yaml";
+        $text = $this->files->read('parts.yaml');
 
-        return is_file($file) ? YamlText::read('parts.yaml', (string) file_get_contents($file)) : null;
+        return $text === null ? null : YamlText::read('parts.yaml', $text);
     }
 
     /** @return array<string, array<string, mixed>> what the parts are called, by language and slug */
@@ -133,9 +141,9 @@ final readonly class Pack
     {
         $said = [];
         foreach (Sentences::LANGUAGES as $language) {
-            $file = "$this->path/locales/$language/parts.yaml";
-            if (is_file($file)) {
-                $said[$language] = YamlText::read("locales/$language/parts.yaml", (string) file_get_contents($file))->values;
+            $text = $this->files->read("locales/$language/parts.yaml");
+            if ($text !== null) {
+                $said[$language] = YamlText::read("locales/$language/parts.yaml", $text)->values;
             }
         }
 
@@ -152,16 +160,16 @@ final readonly class Pack
     private function read(string $folder, string $ending, callable $read, array &$faults): array
     {
         $all = [];
-        foreach ($this->files($folder, $ending) as $name => $path) {
+        foreach ($this->files($folder, $ending) as $name) {
             try {
                 $translations = [];
                 foreach (Sentences::LANGUAGES as $language) {
-                    $there = "$this->path/locales/$language/$folder/$name";
-                    if (is_file($there)) {
-                        $translations[$language] = $read("locales/$language/$folder/$name", (string) file_get_contents($there));
+                    $there = $this->files->read("locales/$language/$folder/$name");
+                    if ($there !== null) {
+                        $translations[$language] = $read("locales/$language/$folder/$name", $there);
                     }
                 }
-                $all[] = [$read("$folder/$name", (string) file_get_contents($path)), $translations];
+                $all[] = [$read("$folder/$name", (string) $this->files->read("$folder/$name")), $translations];
             } catch (FaultyContent $faulty) {
                 array_push($faults, ...$faulty->faults);
             }

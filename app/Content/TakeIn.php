@@ -6,6 +6,7 @@ namespace App\Content;
 
 use App\Assessment\PublishSheet;
 use App\Competency\DefinePermit;
+use App\Learning\Lesson;
 use App\Learning\LessonFile;
 use App\Learning\PublishCheck;
 use App\Learning\PublishLesson;
@@ -26,6 +27,7 @@ final class TakeIn
         private readonly PublishCheck $check,
         private readonly PublishSheet $sheet,
         private readonly DefinePermit $permit,
+        private readonly Packs $packs,
     ) {
     }
 
@@ -39,7 +41,7 @@ final class TakeIn
         DB::transaction(function () use ($pack, $by, $for): void {
             foreach (array_diff($pack->needs(), $for) as $needed) {
                 DB::table('content_packs')->where('code', $needed)->exists()
-                    || $this($pack->beside($needed), $by, [...$for, $pack->code]);
+                    || $this($this->packs->neededBy($pack, $needed), $by, [...$for, $pack->code]);
             }
             $faults = [];
             $this->parts($pack);
@@ -55,7 +57,14 @@ final class TakeIn
                 }
             };
             // What is built on comes first.
-            $each($pack->lessons($faults), ($this->lesson)(...));
+            $own = Lesson::query()->where('own', true)->pluck('code')->all();
+            $each($pack->lessons($faults), function (LessonFile $file, array $translations) use ($pack, $by, $own): void {
+                /** @var array<string, LessonFile> $translations */
+                // What the shop wrote itself is not taken from under it by a pack's next version.
+                if ($pack->isOwn() || ! in_array($file->front['code'], $own, true)) {
+                    ($this->lesson)($file, $translations, $pack->language(), $by, $pack->isOwn());
+                }
+            });
             $each($pack->lists('checks', $faults), ($this->check)(...));
             $each($pack->lists('sheets', $faults), ($this->sheet)(...));
             $each(self::inOrder($pack->lists('permits', $faults)), ($this->permit)->fromFile(...));

@@ -23,7 +23,7 @@ final class WhatIsTaught implements Taught
     public function codes(): array
     {
         return [
-            'lessons' => self::codesOf(Lesson::query()),
+            'lessons' => self::codesOf(Lesson::query()->whereNull('retired_at')),
             'checks' => self::codesOf(Check::query()),
             'assessments' => self::codesOf(Sheet::query()),
         ];
@@ -32,7 +32,7 @@ final class WhatIsTaught implements Taught
     public function titles(): array
     {
         return [
-            'lessons' => self::each(Lesson::query()),
+            'lessons' => self::each(Lesson::query()->whereNull('retired_at')),
             'checks' => self::each(Check::query()),
             'assessments' => self::each(Sheet::query()),
         ];

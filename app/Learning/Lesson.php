@@ -8,6 +8,7 @@ use App\Language\SpeaksLanguages;
 use App\Support\Given;
 use App\Workshop\Machine;
 use App\Workshop\Part;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Arr;
@@ -34,6 +35,11 @@ use MillStep\Core\Learning\Bound\PersonalSize;
  * @property Part|null $part
  * @property string|null $machine_kind
  * @property list<string> $findings  of the setup review, that it teaches about
+ * @property array{language: string, texts: array<string, string>}|null $sources  the files that it was read from, to the letter
+ * @property bool $own  written in this shop
+ * @property int|null $published_by
+ * @property CarbonImmutable|null $published_at
+ * @property CarbonImmutable|null $retired_at  no longer begun by anybody
  * @property Machine|null $boundMachine
  * @property-read Machine|null $machine
  */
@@ -52,7 +58,10 @@ final class Lesson extends Model
 
     protected function casts(): array
     {
-        return ['tools' => 'array', 'steps' => 'array', 'findings' => 'array', 'frame' => 'array', 'plan' => 'array'];
+        return [
+            'tools' => 'array', 'steps' => 'array', 'findings' => 'array', 'frame' => 'array', 'plan' => 'array', 'sources' => 'array',
+            'own' => 'boolean', 'published_at' => 'immutable_datetime', 'retired_at' => 'immutable_datetime',
+        ];
     }
 
     /** @return BelongsTo<Part, $this> */

@@ -29,9 +29,15 @@ final readonly class LessonFile
      * @param  array<string, mixed>  $front
      * @param  list<Step>  $steps
      * @param  array<string, int>  $lines  where each step begins, by its key
+     * @param  string  $text  the file, to the letter
      */
-    private function __construct(public string $file, public array $front, public array $steps, private array $lines)
-    {
+    private function __construct(
+        public string $file,
+        public array $front,
+        public array $steps,
+        private array $lines,
+        public string $text,
+    ) {
     }
 
     /** @throws FaultyContent with every fault and its line */
@@ -63,7 +69,7 @@ final readonly class LessonFile
         }
         FaultyContent::unless([...$faults, ...self::undrawable($file, $front->values, $steps, $lines)]);
 
-        return new self($file, $front->values, $steps, $lines);
+        return new self($file, $front->values, $steps, $lines, $markdown);
     }
 
     /**
@@ -116,6 +122,25 @@ final readonly class LessonFile
             $faults[] = ContentFault::at($other->file, $other->lines[$key] ?? 1, 'step_unknown', ['step' => $key]);
         }
         FaultyContent::unless($faults);
+    }
+
+    /**
+     * Figures that stand in its words and that there are not.
+     *
+     * @param  list<string>  $known
+     * @return list<ContentFault>
+     */
+    public function unknownFigures(array $known): array
+    {
+        $faults = [];
+        foreach (explode("\n", $this->text) as $number => $line) {
+            preg_match_all('/\{\{\s*([\w.]+)\s*\}\}/', $line, $found);
+            foreach (array_diff($found[1], $known) as $figure) {
+                $faults[] = ContentFault::at($this->file, $number + 1, 'no_figure', ['figure' => $figure]);
+            }
+        }
+
+        return $faults;
     }
 
     /**

@@ -5,12 +5,31 @@ declare(strict_types=1);
 namespace App\Learning;
 
 use App\People\User;
+use App\Support\Refusal;
 
-/** Starts a lesson for a learner, or finds where they left it. */
+/**
+ * Starts a lesson for a learner, or finds where they left it. Whoever is half way through an older version that still counts
+ * goes on in that one; one that no longer counts is begun anew.
+ */
 final class OpenLesson
 {
+    /** @throws Refusal `lesson_retired` for somebody who never began it */
     public function __invoke(User $learner, Lesson $lesson): Progress
     {
+        $begun = Progress::query()->with(['lesson.part', 'lesson.boundMachine.cribs.tools', 'holds'])
+            ->where('learner_id', $learner->id)->where('answers', '!=', '{}')
+            ->whereHas('lesson', static fn ($lessons) => $lessons->where('code', $lesson->code)
+                ->whereBetween('version', [$lesson->accepted_from, $lesson->version]))
+            ->get()->sortByDesc('lesson.version');
+        $older = $begun->first(static fn (Progress $each): bool => $each->lesson_id === $lesson->id)
+            ?? $begun->first(static fn (Progress $each): bool => $each->completed_at === null);
+        if ($older !== null) {
+            return $older;
+        }
+        if ($lesson->retired_at !== null) {
+            throw Refusal::because('lesson_retired', ['code' => $lesson->code]);
+        }
+
         return Progress::query()->createOrFirst(['learner_id' => $learner->id, 'lesson_id' => $lesson->id])
             ->setRelation('lesson', $lesson)->load('holds');
     }

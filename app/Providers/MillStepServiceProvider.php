@@ -20,6 +20,7 @@ use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\MachinePolicy;
 use App\Gate\Token;
 use App\Language\Speech;
+use App\Learning\Events\LessonPublished;
 use App\Learning\Events\LookAsked;
 use App\Learning\LessonCases;
 use App\Live\Push;
@@ -145,6 +146,7 @@ final class MillStepServiceProvider extends ServiceProvider
             PresenceChanged::class,
             PolicyChanged::class,
             PermitDefined::class,
+            LessonPublished::class,
         ], ReviewOpenTurns::class);
         Event::listen([LookAsked::class, PracticeLogged::class], WriteToWhoTeaches::class);
         Event::listen([LedgerBroken::class, BadgesGuessed::class], AlertLead::class);

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Content\Http;
 
+use App\Content\BringPack;
+use App\Content\Files\PackZip;
 use App\Content\Pack;
+use App\Content\Packs;
 use App\Content\TakeIn;
 use App\Language\Sentences;
 use App\People\User;
@@ -14,30 +17,72 @@ use App\Support\Given;
 use Carbon\CarbonImmutable;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Support\Facades\App;
 use Illuminate\Support\Facades\DB;
 
-/** The packs that ship with this version: what is in them, and which of them this shop teaches from. */
+/** The packs that are at hand: what is in them, which of them this shop teaches from, and as files to and fro. */
 final class PackController
 {
+    /** Bytes of a zip; all packs that ship together have a tenth of it. */
+    private const MOST = 4_000_000;
+
+    public function __construct(private readonly Packs $packs)
+    {
+    }
+
     public function index(): JsonResponse
     {
-        return new JsonResponse(array_map($this->about(...), Pack::shipped()));
+        return new JsonResponse(array_map($this->about(...), $this->packs->all()));
+    }
+
+    /** The pack as one file, to keep or to hand on. */
+    public function file(string $code): Response
+    {
+        $pack = $this->packs->find($code) ?? abort(404);
+
+        return new Response(PackZip::of($pack), 200, [
+            'Content-Type' => 'application/zip', 'Content-Disposition' => "attachment; filename=\"$code.zip\"",
+        ]);
+    }
+
+    /** One that comes as a file. */
+    public function bring(Request $request, BringPack $bring, #[CurrentUser] User $user): JsonResponse
+    {
+        /** @var array{name: string, zip: string} $given */
+        $given = $request->validate([
+            'name' => ['required', 'string', 'max:200'],
+            'zip' => ['required', 'string', 'max:'.intdiv(self::MOST * 4, 3)],
+        ]);
+        try {
+            $pack = $bring($given['name'], (string) base64_decode($given['zip'], true), $user);
+
+            return new JsonResponse(['pack' => $this->about($pack), 'faults' => []]);
+        } catch (FaultyContent $faulty) {
+            return new JsonResponse(['pack' => null, 'faults' => self::faults($faulty)]);
+        }
     }
 
     public function store(string $code, TakeIn $take, #[CurrentUser] User $user): JsonResponse
     {
-        $pack = collect(Pack::shipped())->first(static fn (Pack $each): bool => $each->code === $code) ?? abort(404);
+        $pack = $this->packs->find($code) ?? abort(404);
         try {
             $take($pack, $user);
         } catch (FaultyContent $faulty) {
             return new JsonResponse([
                 ...$this->about($pack),
-                'faults' => array_map(static fn (ContentFault $fault): array => $fault->toArray(), $faulty->faults),
+                'faults' => self::faults($faulty),
             ], 422);
         }
 
         return new JsonResponse($this->about($pack));
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function faults(FaultyContent $faulty): array
+    {
+        return array_map(static fn (ContentFault $fault): array => $fault->toArray(), $faulty->faults);
     }
 
     /** @return array<string, mixed> */
@@ -52,7 +97,11 @@ final class PackController
             'title' => $pack->said('title', $language),
             'about' => $pack->said('about', $language),
             'version' => $pack->version(),
-            'needs' => array_map(static fn (string $code): string => $pack->beside($code)->said('title', $language), $pack->needs()),
+            'own' => $pack->isOwn(),
+            'needs' => array_map(
+                fn (string $code): string => $this->packs->find($code)?->said('title', $language) ?? $code,
+                $pack->needs(),
+            ),
             'languages' => array_values(array_filter(Sentences::LANGUAGES, $pack->speaks(...))),
             'lessons' => $counts['lessons'], 'checks' => $counts['checks'], 'sheets' => $counts['sheets'], 'permits' => $counts['permits'],
             'taken_version' => $taken?->version,

@@ -26,7 +26,9 @@ final class LessonController
     {
         $lesson = Lesson::current($code);
 
-        return new LessonResource($lesson, $user->learns() ? $open($user, $lesson) : null);
+        $progress = $user->learns() ? $open($user, $lesson) : null;
+
+        return new LessonResource($progress->lesson ?? $lesson, $progress);
     }
 
     public function answer(

@@ -5,7 +5,7 @@ import PageState from '@/ui/PageState.vue';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import TeachingTabs from '../TeachingTabs.vue';
+import TeachingTabs from '@/learning/TeachingTabs.vue';
 import ItemRow from './ItemRow.vue';
 
 /** How each question of a check fared in one's classes: those that mislead first. */

@@ -4,7 +4,7 @@ import { useUnits } from '@/measure/useUnits';
 import PageState from '@/ui/PageState.vue';
 import { useQuery } from '@tanstack/vue-query';
 import { useI18n } from 'vue-i18n';
-import TeachingTabs from '../TeachingTabs.vue';
+import TeachingTabs from '@/learning/TeachingTabs.vue';
 
 /** The safety checks of the shop, and how they went in one's classes. */
 const { t } = useI18n();

@@ -9,8 +9,8 @@ import { useQuery } from '@tanstack/vue-query';
 import { useLocalStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { isAnswered } from '../check/isAnswered';
-import PaperQuestion from '../check/PaperQuestion.vue';
+import { isAnswered } from '@/learning/check/isAnswered';
+import PaperQuestion from '@/learning/check/PaperQuestion.vue';
 
 /** Today's questions, one after the other: each is explained at once, and none counts as a check. */
 const { t } = useI18n();

@@ -8,7 +8,7 @@ import { useEventListener, useNow } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
-import PaperQuestion from '../check/PaperQuestion.vue';
+import PaperQuestion from '@/learning/check/PaperQuestion.vue';
 
 /** Ten minutes at the projector: a question fills the wall, the class says its answer, then the right one is shown. */
 const props = defineProps<{ cohort: string }>();

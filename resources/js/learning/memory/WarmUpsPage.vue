@@ -4,7 +4,7 @@ import PageState from '@/ui/PageState.vue';
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import TeachingTabs from '../TeachingTabs.vue';
+import TeachingTabs from '@/learning/TeachingTabs.vue';
 
 /** One warm-up for each class that one teaches. */
 const { t } = useI18n();
