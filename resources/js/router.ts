@@ -93,6 +93,19 @@ export const router = createRouter({
       meta: { roles: TEACH, bare: true },
     },
     {
+      path: '/teaching/lessons',
+      name: 'lessons',
+      component: () => import('./content/writing/LessonsPage.vue'),
+      meta: { roles: TEACH },
+    },
+    {
+      path: '/teaching/lessons/:code',
+      name: 'write-lesson',
+      component: () => import('./content/writing/LessonWritingPage.vue'),
+      props: true,
+      meta: { roles: TEACH },
+    },
+    {
       path: '/teaching/checks',
       name: 'checks',
       component: () => import('./learning/check/ChecksPage.vue'),

@@ -34,7 +34,7 @@ const items = computed(() =>
         </p>
       </div>
       <label class="flex items-center gap-2 text-sm"
-        >{{ t('today.search') }} <input v-model="search" type="search" class="field w-56"
+        >{{ t('ui.find') }} <input v-model="search" type="search" class="field w-56"
       /></label>
     </div>
     <p v-if="items.length === 0" class="sheet mt-4 p-6">{{ t('teaching.checks.noMatch') }}</p>
