@@ -22,8 +22,12 @@ use MillStep\Core\Learning\Check\Paper;
  * @property array<string, mixed>|null $result
  * @property CarbonImmutable $started_at
  * @property CarbonImmutable|null $submitted_at
+ * @property int|null $paper_by  who gave it out on paper
+ * @property int|null $typed_by  who typed its answers in
  * @property Check $check
  * @property User $learner
+ * @property User|null $printer
+ * @property User|null $typist
  */
 final class CheckAttempt extends Model
 {
@@ -35,7 +39,7 @@ final class CheckAttempt extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['answers' => null, 'result' => null, 'submitted_at' => null];
+    protected $attributes = ['answers' => null, 'result' => null, 'submitted_at' => null, 'paper_by' => null, 'typed_by' => null];
 
     protected function casts(): array
     {
@@ -54,10 +58,22 @@ final class CheckAttempt extends Model
         return $this->belongsTo(User::class, 'learner_id');
     }
 
-    /** When the time is over, for a check that has a limit. */
+    /** @return BelongsTo<User, $this> */
+    public function printer(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'paper_by');
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function typist(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'typed_by');
+    }
+
+    /** When the time is over, for a check that has a limit. On paper whoever gives it out looks at the clock. */
     public function endsAt(): ?CarbonImmutable
     {
-        return $this->check->minutes === null ? null : $this->started_at->addMinutes($this->check->minutes);
+        return $this->check->minutes === null || $this->paper_by !== null ? null : $this->started_at->addMinutes($this->check->minutes);
     }
 
     public function paper(): Paper

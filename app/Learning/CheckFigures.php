@@ -67,8 +67,19 @@ final class CheckFigures
         return [
             'code' => $check->code, 'title' => $check->title, 'version' => $check->version, 'papers' => $papers->count(),
             'passed' => $papers->filter(static fn (CheckAttempt $one): bool => ($one->result['passed'] ?? false) === true)->count(),
+            'on_paper' => $this->onPaper($check, $by),
             'items' => $items,
         ];
+    }
+
+    /** @return list<array{id: string, learner: string, since: string}> given out on paper, and not typed in yet */
+    private function onPaper(Check $check, User $by): array
+    {
+        return array_values(CheckAttempt::query()->with('learner:id,name')->whereNotNull('paper_by')->whereNull('submitted_at')
+            ->whereRelation('check', 'code', $check->code)->whereIn('learner_id', $by->reached()->reorder()->select('id'))
+            ->get()->sortBy('learner.name')->map(static fn (CheckAttempt $attempt): array => [
+                'id' => $attempt->id, 'learner' => $attempt->learner->name, 'since' => $attempt->started_at->toIso8601ZuluString(),
+            ])->all());
     }
 
     /** @return Collection<array-key, CheckAttempt> handed in, of those whom somebody teaches */

@@ -20,12 +20,14 @@ final class StartCheck
      * An attempt that was started and not handed in goes on; so does one whose id was sent before. However many ask at
      * once, there is one paper.
      *
+     * @param  User|null  $onPaper  who gives it out on paper; one that the learner has open on a screen is given out then
+     *
      * @throws Refusal `id_used` when the id is somebody else's or another check's; `check_wait` when the last try was just now,
      *                 or there were as many in a day as the policy allows
      */
-    public function __invoke(User $learner, Check $check, string $id): CheckAttempt
+    public function __invoke(User $learner, Check $check, string $id, ?User $onPaper = null): CheckAttempt
     {
-        return DB::transaction(function () use ($learner, $check, $id): CheckAttempt {
+        return DB::transaction(function () use ($learner, $check, $id, $onPaper): CheckAttempt {
             User::query()->whereKey($learner->id)->lockForUpdate()->firstOrFail();
             $known = CheckAttempt::query()->find($id);
             if ($known !== null && ($known->learner_id !== $learner->id || $known->check_id !== $check->id)) {
@@ -34,6 +36,8 @@ final class StartCheck
             $open = $known ?? CheckAttempt::query()->where('learner_id', $learner->id)->where('check_id', $check->id)
                 ->whereNull('submitted_at')->first();
             if ($open !== null) {
+                $onPaper !== null && $open->submitted_at === null && $open->update(['paper_by' => $open->paper_by ?? $onPaper->id]);
+
                 return $open->setRelation('check', $check);
             }
             $last = CheckAttempt::query()->where('learner_id', $learner->id)->where('check_id', $check->id)->latest('started_at')->first();
@@ -45,6 +49,7 @@ final class StartCheck
                 'learner_id' => $learner->id,
                 'seed' => $this->seed($check, $last?->setRelation('check', $check)),
                 'started_at' => CarbonImmutable::now(),
+                'paper_by' => $onPaper?->id,
             ])->setRelation('check', $check);
         });
     }

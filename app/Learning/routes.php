@@ -23,6 +23,9 @@ Route::middleware('auth')->group(function (): void {
     Route::post('checks/{code}/attempts', [CheckController::class, 'start']);
     Route::get('attempts/{attempt}', [CheckController::class, 'show']);
     Route::post('attempts/{attempt}/answers', [CheckController::class, 'handIn']);
+    Route::post('checks/{code}/papers', [CheckController::class, 'onPaper'])->can('teach');
+    Route::get('attempts/{attempt}/key', [CheckController::class, 'key'])->can('teach');
+    Route::delete('attempts/{attempt}', [CheckController::class, 'putAway'])->can('teach');
     Route::get('checks', [CheckFiguresController::class, 'index'])->can('teach');
     Route::get('checks/{code}/figures', [CheckFiguresController::class, 'show'])->can('teach');
     Route::post('recalls', [MemoryController::class, 'ask']);

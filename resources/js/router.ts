@@ -112,6 +112,12 @@ export const router = createRouter({
       meta: { roles: TEACH },
     },
     {
+      path: '/teaching/papers',
+      name: 'print-papers',
+      component: () => import('./learning/check/PrintPapersPage.vue'),
+      meta: { roles: TEACH },
+    },
+    {
       path: '/teaching/checks/:code',
       name: 'check-figures',
       component: () => import('./learning/check/CheckFiguresPage.vue'),

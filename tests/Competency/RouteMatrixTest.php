@@ -65,6 +65,7 @@ const WHO = [
         'DELETE workshop/tools/{tool}', 'POST workshop/tools/{tool}/restore',
         'GET content/lessons', 'POST content/lessons/preview', 'GET content/lessons/{code}',
         'GET content/lessons/{code}/versions/{version}',
+        'POST learning/checks/{code}/papers', 'GET learning/attempts/{attempt}/key', 'DELETE learning/attempts/{attempt}',
         'GET learning/checks', 'GET learning/checks/{code}/figures', 'GET learning/cohorts/{cohort}/warm-up',
         'GET learning/lessons/{code}/bindings', 'PUT learning/lessons/{code}/bindings/{cohort}',
         'DELETE learning/lessons/{code}/bindings/{cohort}',

@@ -2,6 +2,7 @@
 import type { Schemas } from '@/api/client';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { letter } from './letter';
 
 /** Steps that are put in order by pressing them: the placed ones first, the others wait below. */
 const props = defineProps<{ question: Schemas['Question']; answer: string[]; closed: boolean }>();
@@ -9,6 +10,7 @@ const emit = defineEmits<{ answer: [value: string[]] }>();
 const { t } = useI18n();
 const texts = computed(() => Object.fromEntries(props.question.choices.map((choice) => [choice.id, choice.text])));
 const waiting = computed(() => props.question.choices.filter((choice) => !props.answer.includes(choice.id)));
+const letterOf = (id: string) => letter(props.question.choices.findIndex((choice) => choice.id === id));
 const takeBack = (id: string) =>
   emit(
     'answer',
@@ -41,7 +43,7 @@ const takeBack = (id: string) =>
           :data-step="choice.id"
           @click="emit('answer', [...answer, choice.id])"
         >
-          <span class="reading w-6 text-quiet">·</span>{{ choice.text }}
+          <span class="reading w-6 text-quiet">{{ letterOf(choice.id) }}</span>{{ choice.text }}
         </button>
       </li>
     </ul>

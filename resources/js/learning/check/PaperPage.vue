@@ -17,7 +17,7 @@ import { useTimeLeft } from './useTimeLeft';
 
 const props = defineProps<{ id: string }>();
 const { t } = useI18n();
-const { person } = useMe();
+const { person, teaches } = useMe();
 const attempt = useQuery({
   queryKey: ['paper', props.id],
   queryFn: () => must(api.GET('/api/learning/attempts/{attempt}', { params: { path: { attempt: props.id } } })),
@@ -26,6 +26,11 @@ const attempt = useQuery({
 const answers = useLocalStorage<Record<string, string[]>>(`millstep.paper.${props.id}`, {});
 const { units } = useUnits();
 const mine = computed(() => attempt.data.value?.learner_id === person.value?.id);
+/** What stands on paper is typed in by whoever teaches; what is on a screen is its learner's alone. */
+const typing = computed(() => teaches.value && attempt.data.value?.on_paper === true);
+const open = computed(
+  () => attempt.data.value?.result === null && (typing.value || (mine.value && !attempt.data.value?.on_paper)),
+);
 const result = computed(() => attempt.data.value?.result ?? null);
 const unanswered = computed(
   () =>
@@ -52,7 +57,7 @@ const because = computed(() => {
 });
 const { left, over } = useTimeLeft(() => attempt.data.value?.ends_at ?? null);
 whenever(
-  () => over.value && mine.value && result.value === null && !handIn.busy.value,
+  () => over.value && open.value && !handIn.busy.value,
   () => handIn.run(undefined),
 );
 const line = (question: string) => result.value?.lines.find((each) => each.id === question);
@@ -73,6 +78,14 @@ const given = (question: string) => attempt.data.value?.answers?.[question] ?? a
         role="timer"
       >
         {{ over ? t('check.timeOver') : t('check.timeLeft', { minutes: left }) }}
+      </p>
+      <p v-if="data.on_paper" class="mt-3 border-2 border-quiet bg-sheet p-3" role="status">
+        <strong>{{ t('check.onPaper', { name: data.learner }) }}</strong>
+        {{
+          data.typed_by
+            ? t('check.typedBy', { name: data.typed_by })
+            : t(typing ? 'check.typeIn' : 'check.withInstructor', { name: data.paper_by })
+        }}
       </p>
       <section
         v-if="result"
@@ -109,15 +122,19 @@ const given = (question: string) => attempt.data.value?.answers?.[question] ?? a
           :number="index + 1"
           :answer="given(question.id)"
           :line="line(question.id)"
-          :closed="result !== null || !mine"
+          :closed="!open"
           @answer="answers = { ...answers, [question.id]: $event }"
         />
       </ol>
-      <div v-if="!result && mine" class="mt-5 flex flex-wrap items-center justify-end gap-4">
+      <div v-if="open" class="mt-5 flex flex-wrap items-center justify-end gap-4">
         <p v-if="unanswered > 0" class="text-quiet">{{ t('check.unanswered', unanswered) }}</p>
-        <BigButton tone="main" :busy="handIn.busy.value" :disabled="unanswered > 0" @click="handIn.run(undefined)">{{
-          t('check.handIn')
-        }}</BigButton>
+        <BigButton
+          tone="main"
+          :busy="handIn.busy.value"
+          :disabled="unanswered > 0 && !typing"
+          @click="handIn.run(undefined)"
+          >{{ t(typing ? 'check.typedIn' : 'check.handIn') }}</BigButton
+        >
       </div>
       <ErrorNote class="mt-3" :error="handIn.error.value" @retry="handIn.run(undefined)" />
       <p class="mt-6 text-sm text-quiet">{{ t('check.seed', { seed: data.seed }) }}</p>

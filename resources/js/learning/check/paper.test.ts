@@ -45,7 +45,7 @@ describe('a question', () => {
   it('of order is laid out press by press, and taken back', async () => {
     const order = ask({ kind: 'order' }, ['c']);
     expect(order.find('ol').text()).toBe('1Look');
-    expect(order.findAll('ul button').map((button) => button.text())).toEqual(['·Stop', '·Start']);
+    expect(order.findAll('ul button').map((button) => button.text())).toEqual(['AStop', 'BStart']);
     await order.findAll('ul button')[0]?.trigger('click');
     await order.find('ol button').trigger('click');
     expect(order.emitted('answer')).toEqual([[['c', 'a']], [[]]]);
