@@ -6,9 +6,11 @@ import ShopFrame from './frame/ShopFrame.vue';
 import SignInAgain from './people/SignInAgain.vue';
 import { useMe } from './api/useMe';
 import { mayOpen } from './people/mayOpen';
+import { watchOffline } from './people/useOffline';
 import { sessionLost, watchSession } from './people/useSession';
 
 watchSession();
+watchOffline();
 const { me, person } = useMe();
 usePageTitle(computed(() => me.value?.shop.name));
 </script>

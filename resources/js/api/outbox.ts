@@ -39,8 +39,11 @@ const state = reactive<{ commands: Command[] }>({ commands: [] });
 export const stuck = ref<'unreachable' | 'signed_out' | 'another_person' | null>(null);
 /** When what waits is sent again by itself, in milliseconds since 1970; null where it waits for a person. */
 export const nextTry = ref<number | null>(null);
+/** The other pages of this device. */
+const others = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('millstep.outbox');
 const waiters = new Map<string, { done: (data: unknown) => void; failed: (cause: Error) => void }[]>();
 let sending: string | null = null;
+let queued = false;
 let again: ReturnType<typeof setTimeout> | undefined;
 
 function read(): Command[] {
@@ -99,13 +102,24 @@ export function send<Output>(id: string, draft: Draft): Promise<Output> {
   return answered;
 }
 
-/** Sends what waits, in the order in which it was made. */
+/** Sends what waits, in the order in which it was made. Of several pages of one device one sends at a time. */
 export async function flush(): Promise<void> {
+  if (sending !== null || queued) return;
+  queued = true;
+  await alone(async () => {
+    queued = false;
+    await flushAlone();
+  });
+}
+
+async function flushAlone(): Promise<void> {
   if (sending !== null) return;
   clearTimeout(again);
   stuck.value = null;
   nextTry.value = null;
   for (;;) {
+    // What another page has sent meanwhile is gone, what it has made has come.
+    state.commands = read();
     const next = mine().find((command) => command.refused === null);
     if (!next) return;
     sending = next.id;
@@ -117,6 +131,13 @@ export async function flush(): Promise<void> {
       sending = null;
     }
   }
+}
+
+/** Where the browser has locks, nobody else sends meanwhile. */
+async function alone(work: () => Promise<void>): Promise<void> {
+  if (typeof navigator !== 'undefined' && 'locks' in navigator && navigator.locks)
+    await navigator.locks.request(`${KEPT}sending`, work);
+  else await work();
 }
 
 function call(command: Command): Promise<unknown> {
@@ -138,6 +159,14 @@ function settle(command: Command, data: unknown) {
   forget(command.id);
   waiters.get(command.id)?.forEach((waiter) => waiter.done(data));
   waiters.delete(command.id);
+  others?.postMessage({ id: command.id, data });
+}
+
+/** What another page has sent for this one. */
+function settledElsewhere({ id, data }: { id: string; data: unknown }) {
+  state.commands = state.commands.filter((command) => command.id !== id);
+  waiters.get(id)?.forEach((waiter) => waiter.done(data));
+  waiters.delete(id);
 }
 
 /** Whether the next one may be tried. */
@@ -200,8 +229,11 @@ export function openOutbox() {
 
 export function watchOutbox() {
   window.addEventListener('online', () => void flush());
+  others?.addEventListener('message', (event: MessageEvent<{ id: string; data: unknown }>) =>
+    settledElsewhere(event.data),
+  );
+  // What another page makes waits here too, and what it has sent waits no longer.
   window.addEventListener('storage', (event) => {
-    if (event.key?.startsWith(KEPT) && event.newValue === null)
-      state.commands = state.commands.filter((command) => KEPT + command.id !== event.key);
+    if (event.key?.startsWith(KEPT)) state.commands = read();
   });
 }

@@ -4,6 +4,7 @@ import { useWaiting } from '@/competency/useWaiting';
 import WaitingNote from '@/competency/WaitingNote.vue';
 import { useLive } from '@/live/useLive';
 import { queryClient } from '@/api/queries';
+import { forgetOpened } from '@/api/worker';
 import type { RuleMark } from '@/ui/rule';
 import SteelRule from '@/ui/SteelRule.vue';
 import { useTheme } from '@/ui/useTheme';
@@ -55,7 +56,11 @@ const changeUnits = useAction(
   () => queryClient.invalidateQueries({ queryKey: meQuery.queryKey }),
 );
 const signOut = useAction(
-  () => must(api.DELETE('/api/people/session')),
+  () => {
+    // Also where the server cannot be told: what was kept here is gone.
+    forgetOpened();
+    return must(api.DELETE('/api/people/session'));
+  },
   async () => {
     speakFor(null);
     queryClient.clear();

@@ -23,6 +23,7 @@ import LessonSheet from './LessonSheet.vue';
 import LessonStep from './LessonStep.vue';
 import { useReadAloud } from './useReadAloud';
 import { useSwipeSteps } from './useSwipeSteps';
+import { useWaitingSteps } from './useWaitingSteps';
 
 const props = defineProps<{ code: string }>();
 const { t } = useI18n();
@@ -39,8 +40,12 @@ const lesson = useQuery({
 });
 
 const chosen = ref<string | null>(null);
-const steps = computed(() => lesson.data.value?.steps ?? []);
-const current = computed(() => chosen.value ?? lesson.data.value?.progress?.next ?? steps.value.at(0)?.key ?? null);
+/** With what waits on this device to be sent. */
+const { shown, waits, waiting } = useWaitingSteps(() => lesson.data.value);
+const steps = computed(() => shown.value?.steps ?? []);
+const current = computed(
+  () => chosen.value ?? shown.value?.progress?.next ?? steps.value.at(waiting.value.size > 0 ? -1 : 0)?.key ?? null,
+);
 const index = computed(() => steps.value.findIndex((step) => step.key === current.value));
 const step = computed(() => steps.value[index.value]);
 const marks = computed<RuleMark[]>(() =>
@@ -48,11 +53,11 @@ const marks = computed<RuleMark[]>(() =>
     key: each.key,
     label: each.title,
     numeral: String(place + 1),
-    state: each.done ? 'done' : each.waiting_since ? 'waiting' : 'open',
+    state: each.done ? 'done' : each.waiting_since || waits(each.key) !== undefined ? 'waiting' : 'open',
   })),
 );
 const locked = computed(() => lesson.data.value?.progress?.open === false);
-const canAnswer = computed(() => !locked.value && lesson.data.value?.progress?.next === current.value);
+const canAnswer = computed(() => !locked.value && shown.value?.progress?.next === current.value);
 
 const answer = useCommand(
   ({ step: name, value }: { step: string; value: string | null }) => ({
@@ -71,6 +76,11 @@ const answer = useCommand(
     chosen.value = answered?.reading || answered?.choice ? name : null;
   },
 );
+function give(name: string, value: string | null) {
+  // What was leafed to gives way to the next one that is open.
+  if (value === null) chosen.value = null;
+  void answer.run({ step: name, value });
+}
 function go(by: number) {
   const next = steps.value[index.value + by];
   if (next) chosen.value = next.key;
@@ -144,6 +154,14 @@ const minutes = computed(() => Math.max(0, Math.floor((now.value.getTime() - beg
         ▲ {{ t('lesson.guided') }}
       </p>
       <p
+        v-if="waiting.size > 0 && answer.pending.value"
+        class="mt-3 border-2 border-supervised bg-sheet p-3"
+        role="status"
+        data-testid="kept-here"
+      >
+        <strong class="text-supervised">‖ {{ t('lesson.keptHere', waiting.size) }}</strong> {{ t('lesson.keptWords') }}
+      </p>
+      <p
         v-if="data.progress?.completed_at"
         ref="done"
         class="mt-3 border-2 border-alone p-3 font-semibold text-alone"
@@ -190,8 +208,9 @@ const minutes = computed(() => Math.max(0, Math.floor((now.value.getTime() - beg
             :figures="data.figures"
             :machine="data.machine"
             :can-answer="canAnswer"
-            :busy="answer.busy.value"
-            @answer="answer.run({ step: step.key, value: $event })"
+            :busy="answer.busy.value && !answer.pending.value"
+            :waits="waits(step.key)"
+            @answer="give(step.key, $event)"
             @opened="lesson.refetch()"
           />
           <ErrorNote class="mt-3" :error="answer.error.value" @retry="answer.reset()" />

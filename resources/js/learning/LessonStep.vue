@@ -20,6 +20,8 @@ const props = defineProps<{
   machine: Schemas['Lesson']['machine'];
   canAnswer: boolean;
   busy: boolean;
+  /** What was answered and is not with the server yet. */
+  waits?: string | null;
 }>();
 const emit = defineEmits<{ answer: [value: string | null]; opened: [] }>();
 const { t } = useI18n();
@@ -50,6 +52,8 @@ function check() {
 }
 /** By its place: the order is each learner's own, and says nothing of which is right. */
 const LETTERS = 'ABCDEF';
+/** A choice that waits, in its words. */
+const choiceText = computed(() => props.step.choice?.find((option) => option.id === props.waits)?.text);
 const verdict = computed(() => props.step.answer?.verdict ?? null);
 </script>
 
@@ -77,6 +81,10 @@ const verdict = computed(() => props.step.answer?.verdict ?? null);
         </div>
       </dl>
 
+      <p v-if="waits !== undefined && !step.done" class="border-2 border-supervised p-3" role="status">
+        <strong class="text-supervised">‖ {{ t('lesson.waitsToBeSent') }}</strong>
+        <span v-if="waits" class="reading ml-2">{{ choiceText ?? waits }}</span>
+      </p>
       <form v-if="step.reading" class="border-t border-hairline pt-4" @submit.prevent="check">
         <FormField v-slot="field" :label="step.reading.ask" :hint="t(`lesson.readIn.${counted ? 'count' : unit}`)">
           <div class="flex gap-3">

@@ -14,11 +14,13 @@ import PinDialog from './PinDialog.vue';
 import SecondFactorPanel from './SecondFactorPanel.vue';
 import SessionList from './SessionList.vue';
 import { useMe } from '@/api/useMe';
+import { useOffline } from './useOffline';
 
 /** One's own account: name, language, units, looks; password, signing PIN, second factor; where one is signed in. */
 const { t } = useI18n();
 const { person, teaches } = useMe();
 const { chosen } = useTheme();
+const offline = useOffline();
 const asking = ref<'pin' | 'password' | null>(null);
 const name = ref('');
 watch(
@@ -79,6 +81,12 @@ const theme = computed({ get: () => chosen.value, set: (value: string) => (chose
         <span
           >{{ t('people.mailWhenWaiting') }}
           <span class="block text-sm text-quiet">{{ t('people.mailWhenWaitingWords') }}</span></span
+        >
+      </label>
+      <label v-if="offline.can && person?.role === 'learner'" class="flex min-h-12 items-center gap-3">
+        <input v-model="offline.wanted.value" type="checkbox" class="size-6" />
+        <span
+          >{{ t('people.offline') }} <span class="block text-sm text-quiet">{{ t('people.offlineWords') }}</span></span
         >
       </label>
       <ErrorNote v-if="!change.fieldErrors.value.name" :error="change.error.value" @retry="change.reset()" />

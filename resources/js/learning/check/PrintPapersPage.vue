@@ -4,7 +4,6 @@ import BigButton from '@/ui/BigButton.vue';
 import PageState from '@/ui/PageState.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
 import { useQuery } from '@tanstack/vue-query';
-import { useStyleTag } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRoute } from 'vue-router';
@@ -20,7 +19,6 @@ const ids = computed(() =>
 );
 const size = ref<'A4' | 'letter'>('A4');
 const answers = ref(false);
-useStyleTag(computed(() => `@media print { @page { size: ${size.value}; margin: 14mm 14mm 16mm; } }`));
 const papers = useQuery({
   queryKey: ['papers', ids],
   queryFn: () =>
@@ -60,6 +58,7 @@ const print = () => window.print();
       v-for="{ paper, lines } in data"
       :key="paper.id"
       class="sheet mt-5 p-6 print:mt-0 print:break-after-page print:border-0 print:p-0"
+      :class="size"
       :aria-label="paper.learner"
     >
       <header class="flex flex-wrap items-end gap-x-6 border-b-2 border-ink pb-1">
@@ -93,3 +92,20 @@ const print = () => window.print();
     </article>
   </PageState>
 </template>
+
+<style scoped>
+@page paper-a4 {
+  size: A4;
+  margin: 14mm 14mm 16mm;
+}
+@page paper-letter {
+  size: letter;
+  margin: 14mm 14mm 16mm;
+}
+.A4 {
+  page: paper-a4;
+}
+.letter {
+  page: paper-letter;
+}
+</style>

@@ -1,0 +1,29 @@
+/**
+ * The service worker (public/sw.js) that keeps what a learner has opened: started for whoever wants it, and gone without a
+ * trace for whoever does not.
+ */
+const FILE = '/sw.js';
+const possible = () => 'serviceWorker' in navigator && window.isSecureContext;
+
+/** A page that is opened while it is being set up is served by the network as ever. */
+export async function keepOpened(): Promise<void> {
+  if (!possible()) return;
+  await navigator.serviceWorker.register(FILE, { scope: '/', updateViaCache: 'none' }).catch(() => undefined);
+}
+
+/** What was kept of a person is thrown away; the pages stay. */
+export function forgetOpened(): void {
+  if (possible()) navigator.serviceWorker.controller?.postMessage('forget');
+}
+
+/** Nothing is kept on this device any more, and nothing stands between it and the server. */
+export async function keepNothing(): Promise<void> {
+  if (!possible()) return;
+  for (const registration of await navigator.serviceWorker.getRegistrations()) {
+    registration.active?.postMessage('leave');
+    await registration.unregister();
+  }
+  for (const name of await caches.keys()) if (name.startsWith('millstep-')) await caches.delete(name);
+}
+
+export const mayKeep = possible;
