@@ -116,22 +116,24 @@ async function keep(request, url, response) {
     return;
   }
   if (!response.ok) return;
-  if (url.pathname === ME) await whoseItIs(response.clone());
-  const data = await caches.open(DATA);
+  if (url.pathname === ME && !(await isSomebody(response.clone()))) return;
   // Only what belongs to the person who is known here is kept.
-  if (url.pathname === ME || (await data.match(ME))) await data.put(url.pathname, response);
+  if (url.pathname === ME || (await caches.match(ME, { cacheName: DATA })))
+    await (await caches.open(DATA)).put(url.pathname, response);
 }
 
-async function whoseItIs(response) {
+/** Whether somebody is signed in. What is kept of anybody else is thrown away. */
+async function isSomebody(response) {
   const now = (await response.json()).person?.id ?? null;
-  const before = await (await caches.open(DATA)).match(ME);
-  const was = before ? ((await before.json()).person?.id ?? null) : null;
-  if (now === null || (was !== null && was !== now)) await caches.delete(DATA);
+  const before = now === null ? undefined : await caches.match(ME, { cacheName: DATA });
+  const was = before ? ((await before.json()).person?.id ?? null) : now;
+  if (now === null || was !== now) await caches.delete(DATA);
+  return now !== null;
 }
 
 /** From this device, and said to be. */
 async function kept(url) {
-  const there = await (await caches.open(DATA)).match(url.pathname);
+  const there = await caches.match(url.pathname, { cacheName: DATA });
   if (!there) return undefined;
   const headers = new Headers(there.headers);
   headers.set('X-Mill-Step-Kept', 'yes');

@@ -41,7 +41,7 @@ const lesson = useQuery({
 
 const chosen = ref<string | null>(null);
 /** With what waits on this device to be sent. */
-const { shown, waits, waiting } = useWaitingSteps(() => lesson.data.value);
+const { shown, waits, waiting, stuck } = useWaitingSteps(() => lesson.data.value);
 const steps = computed(() => shown.value?.steps ?? []);
 const current = computed(
   () => chosen.value ?? shown.value?.progress?.next ?? steps.value.at(waiting.value.size > 0 ? -1 : 0)?.key ?? null,
@@ -154,7 +154,7 @@ const minutes = computed(() => Math.max(0, Math.floor((now.value.getTime() - beg
         ▲ {{ t('lesson.guided') }}
       </p>
       <p
-        v-if="waiting.size > 0 && answer.pending.value"
+        v-if="waiting.size > 0 && stuck !== null"
         class="mt-3 border-2 border-supervised bg-sheet p-3"
         role="status"
         data-testid="kept-here"

@@ -11,7 +11,7 @@ const plain = (step: Step) => step.reading === null && step.choice === null && s
  * or seen by an instructor, waits, and nothing behind it is done before: a machine is not run on a reading that nobody judged.
  */
 export function useWaitingSteps(lesson: () => Schemas['Lesson'] | undefined) {
-  const { commands } = useOutbox();
+  const { commands, stuck } = useOutbox();
   const waiting = computed(() => {
     const progress = lesson()?.progress;
     const start = `step:${progress?.id}:`;
@@ -35,5 +35,5 @@ export function useWaitingSteps(lesson: () => Schemas['Lesson'] | undefined) {
   });
   /** What was answered to a step and is not with the server yet; undefined where nothing waits. */
   const waits = (step: string) => waiting.value.get(step);
-  return { shown, waits, waiting };
+  return { shown, waits, waiting, stuck };
 }
