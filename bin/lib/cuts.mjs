@@ -128,10 +128,15 @@ async function answerRight(code) {
     await call(page, 'PUT', `/api/learning/progress/${body.progress.id}/steps/${step.key}`, { value: option.id });
   }
 }
-const outboxEmpty = () =>
-  page.waitForFunction(() => Object.keys(localStorage).every((key) => !key.startsWith('millstep.outbox.')), undefined, {
-    timeout: 40_000,
-  });
+async function outboxEmpty() {
+  const empty = () => Object.keys(localStorage).every((key) => !key.startsWith('millstep.outbox.'));
+  try {
+    await page.waitForFunction(empty, undefined, { timeout: 40_000 });
+  } catch {
+    const kept = await page.evaluate(() => Object.entries(localStorage).filter(([key]) => key.startsWith('millstep.outbox.')));
+    throw new Error(`not sent, at ${page.url()}: ${JSON.stringify(kept)}`);
+  }
+}
 
 /** What happens to the page while there is no network. */
 const mishaps = {

@@ -30,18 +30,21 @@ const blank = () => ({
 });
 /** Kept until it is sent, so that a phone put down loses nothing; for this person alone, where a device is shared. */
 const form = useLocalStorage(`millstep.logbook.${person.value?.id}`, blank());
-const log = useCommand(
-  (entry: ReturnType<typeof blank>) => ({
-    about: `practice:${entry.id}`,
-    method: 'POST',
-    path: '/api/practice/entries',
-    body: { ...entry, permit: entry.permit || null, minutes: Number(entry.minutes) },
-    label: { key: 'outbox.practice', words: { what: entry.exercise } },
-  }),
-  (_answer, entry) => {
-    if (form.value.id === entry.id) form.value = blank();
-  },
-);
+const log = useCommand((entry: ReturnType<typeof blank>) => ({
+  about: `practice:${entry.id}`,
+  method: 'POST',
+  path: '/api/practice/entries',
+  body: { ...entry, permit: entry.permit || null, minutes: Number(entry.minutes) },
+  label: { key: 'outbox.practice', words: { what: entry.exercise } },
+}));
+/** On its way an entry is the outbox's: the form is free for the next one, and no second page sends it as its own. */
+async function write() {
+  const entry = { ...form.value };
+  form.value = blank();
+  await log.run(entry, entry.id);
+  const untouched = form.value.exercise === '' && form.value.machine === '';
+  if (Object.keys(log.fieldErrors.value).length > 0 && untouched) form.value = entry;
+}
 function again(entry: Schemas['PracticeEntry']) {
   const machine = usable.value.find((each) => each.name === entry.machine)?.slug ?? '';
   const { exercise, minutes, done_on } = entry;
@@ -60,7 +63,7 @@ const faults = computed(() => log.fieldErrors.value);
     <section>
       <h1>{{ t('practice.own') }}</h1>
       <p class="mt-1 text-quiet">{{ t('practice.words') }}</p>
-      <form class="sheet mt-4 space-y-4 p-4" @submit.prevent="log.run({ ...form }, form.id)">
+      <form class="sheet mt-4 space-y-4 p-4" @submit.prevent="write">
         <FormField
           v-slot="field"
           :label="t('practice.exercise')"
@@ -114,7 +117,9 @@ const faults = computed(() => log.fieldErrors.value);
           :error="log.error.value"
           @retry="log.run({ ...form }, form.id)"
         />
-        <BigButton type="submit" tone="main" class="w-full" :busy="log.busy.value">{{ t('practice.log') }}</BigButton>
+        <BigButton type="submit" tone="main" class="w-full" :busy="log.busy.value && !log.pending.value">{{
+          t('practice.log')
+        }}</BigButton>
       </form>
     </section>
     <LogbookEntries v-if="person" :learner-id="person.id" @taken="again" />
