@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
+import { flush } from '@/api/outbox';
 import { useMe } from '@/api/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import DateField from '@/ui/DateField.vue';
@@ -112,11 +113,7 @@ const faults = computed(() => log.fieldErrors.value);
         <FormField v-slot="field" :label="t('practice.note')">
           <textarea :id="field.id" v-model="form.note" class="field" rows="2" maxlength="1000" />
         </FormField>
-        <ErrorNote
-          v-if="Object.keys(faults).length === 0"
-          :error="log.error.value"
-          @retry="log.run({ ...form }, form.id)"
-        />
+        <ErrorNote v-if="Object.keys(faults).length === 0" :error="log.error.value" @retry="flush()" />
         <BigButton type="submit" tone="main" class="w-full" :busy="log.busy.value && !log.pending.value">{{
           t('practice.log')
         }}</BigButton>
