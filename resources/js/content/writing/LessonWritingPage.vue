@@ -15,7 +15,7 @@ import NewLessonDialog from './NewLessonDialog.vue';
 import PublishDialog from './PublishDialog.vue';
 import StepOrder from './StepOrder.vue';
 import { front, sectionAt, startOfLine, withStep } from './lessonText';
-import { useLessonDraft, type Language } from './useLessonDraft';
+import { languageOf, useLessonDraft, type Language } from './useLessonDraft';
 
 /** A lesson is written on the left and read on the right, step by step, as a learner will. */
 const props = defineProps<{ code: string }>();
@@ -28,7 +28,7 @@ const chosen = ref<Language | null>(null);
 /** The reader's own language, where the lesson has it. */
 const language = computed<Language>(() => {
   const first = LANGUAGES.find((each) => draft.texts.value[each] !== undefined) ?? 'en';
-  const own = locale.value === 'es' ? 'es' : 'en';
+  const own = languageOf(locale.value);
   return chosen.value ?? (draft.texts.value[own] === undefined ? first : own);
 });
 const text = computed(() => draft.texts.value[language.value] ?? '');

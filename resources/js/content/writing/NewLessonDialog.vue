@@ -6,7 +6,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import { blank, withFront } from './lessonText';
-import { beginDraft, type Language } from './useLessonDraft';
+import { beginDraft, languageOf, type Language } from './useLessonDraft';
 
 /** A lesson of one's own: from nothing, or a copy of another. */
 const props = defineProps<{ codes: string[]; from?: { title: string; texts: Partial<Record<Language, string>> } }>();
@@ -38,7 +38,7 @@ async function begin() {
         Object.entries(props.from.texts).map(([language, text], place) => [language, named(text, place === 0)]),
       )
     : {
-        [locale.value]: blank(code.value.trim(), title.value.trim(), {
+        [languageOf(locale.value)]: blank(code.value.trim(), title.value.trim(), {
           step: t('writing.blank.step'),
           do: t('writing.blank.do'),
           why: t('writing.blank.why'),

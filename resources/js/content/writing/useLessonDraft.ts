@@ -12,6 +12,9 @@ interface Draft {
   texts: Partial<Record<Language, string>>;
 }
 
+/** The language of the texts that a reader writes first: their own. */
+export const languageOf = (locale: string): Language => (locale.startsWith('es') ? 'es' : 'en');
+
 /** The one place where a draft is kept: on this device, until it is published or thrown away. */
 const placeOf = (person: number | undefined, code: string) => `millstep.lesson.${person ?? 0}.${code}`;
 
@@ -58,11 +61,15 @@ export function useLessonDraft(code: string) {
     return withFront(text, 'version', of + 1);
   }
   function write(language: Language, text: string) {
-    const before = draft.value ?? {
+    if (draft.value !== null) {
+      draft.value = { ...draft.value, texts: { ...draft.value.texts, [language]: text } };
+      return;
+    }
+    const texts = { ...taught.value, [language]: text };
+    draft.value = {
       basedOn: basedOn.value,
-      texts: Object.fromEntries(Object.entries(taught.value).map(([each, said]) => [each, numbered(said)])),
+      texts: Object.fromEntries(Object.entries(texts).map(([each, said]) => [each, numbered(said)])),
     };
-    draft.value = { ...before, texts: { ...before.texts, [language]: text } };
   }
   function bring(brought: Schemas['LessonText'][]) {
     const of = lesson.value?.version ?? 0;
