@@ -29,6 +29,13 @@ test('no main view has a serious fault of accessibility', async ({ browser }) =>
     [learner, '/lessons/C6'],
     [instructor, '/lessons/D9'],
     [learner, '/logbook'],
+    [learner, '/path/questions'],
+    [learner, '/checks/SC-hand-drill'],
+    [instructor, '/teaching/warm-up'],
+    [instructor, '/teaching/checks/SC-through-holes'],
+    [lead, '/teaching/lessons'],
+    [lead, '/teaching/lessons/C6'],
+    [lead, '/workshop/content'],
   ] as const) {
     await page.goto(path);
     await expect(page.locator('h1').first()).toBeVisible();

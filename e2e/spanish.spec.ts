@@ -79,6 +79,11 @@ test('no English sentence stands on a screen in Spanish', async ({ browser }) =>
     '/planner/wall/chips',
     '/planner/drill-point',
     ...list.slice(0, 8).map(({ id }) => `/planner/plans/${id}`),
+    '/teaching/warm-up',
+    '/teaching/lessons',
+    '/teaching/lessons/C6',
+    '/teaching/checks',
+    '/teaching/checks/SC-through-holes',
     '/workshop',
     '/workshop/cribs',
     '/workshop/materials',
@@ -100,6 +105,7 @@ test('no English sentence stands on a screen in Spanish', async ({ browser }) =>
   await inSpanish(learner);
   await sweep(learner, [
     '/path',
+    '/path/questions',
     '/logbook',
     ...['A2', 'C1', 'C2', 'C3', 'C4', 'C5', 'C6', 'C7'].map((code) => `/lessons/${code}`),
     '/checks/SC-through-holes',

@@ -87,7 +87,7 @@ test('a lesson is written from nothing, seen as a learner sees it, published, ex
 
   const learner = await person(browser, 'ulrik@millstep.example');
   await learner.goto('/lessons/Z1');
-  await expect(learner.getByText('Sweep from the vice to the door.')).toBeVisible();
+  await expect(learner.locator('article').getByText('Sweep from the vice to the door.')).toBeVisible();
 
   // Out as a zip, and in again: the same.
   await lead.goto('/teaching/lessons');
@@ -105,7 +105,7 @@ test('a lesson is written from nothing, seen as a learner sees it, published, ex
   await lead.goto('/teaching/lessons/Z1');
   await lead.getByRole('button', { name: 'Retire this lesson' }).click();
   await expect(lead.getByText('Nobody begins it now.')).toBeVisible();
-  const late = await person(browser, 'linnea@millstep.example');
+  const late = await person(browser, 'stellan@millstep.example');
   await late.goto('/lessons/Z1');
   await expect(late.getByText('Lesson Z1 is no longer taught here.')).toBeVisible();
   await lead.getByRole('button', { name: 'Teach it again' }).click();
