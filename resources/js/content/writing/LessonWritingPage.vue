@@ -43,11 +43,13 @@ async function look(place: number) {
   caret.value = place;
   await nextTick();
   if (!field.value) return;
+  // A field brings its caret into sight when it is entered: from the end, so that the place stands near the top.
+  field.value.blur();
+  field.value.setSelectionRange(text.value.length, text.value.length);
   field.value.focus();
+  field.value.blur();
   field.value.setSelectionRange(place, place);
-  const lines = text.value.slice(0, place).split('\n').length - 1;
-  const height = parseFloat(getComputedStyle(field.value).lineHeight) || 20;
-  field.value.scrollTop = Math.max(0, lines * height - field.value.clientHeight / 3);
+  field.value.focus();
 }
 async function lookAtFault(fault: { language: Language; line: number }) {
   chosen.value = fault.language;
