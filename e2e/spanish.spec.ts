@@ -65,8 +65,10 @@ test('no English sentence stands on a screen in Spanish', async ({ browser }) =>
     cohorts: { learners: { id: number }[] }[];
   };
   const learners = today.cohorts.flatMap((cohort) => cohort.learners.map(({ id }) => id));
+  const learner = await person(browser, 'learner@millstep.example');
   await inSpanish(lead);
-  await sweep(lead, [
+  await inSpanish(learner);
+  const leads = sweep(lead, [
     '/today',
     ...learners.slice(0, 6).map((id) => `/learners/${id}`),
     '/planner',
@@ -100,10 +102,7 @@ test('no English sentence stands on a screen in Spanish', async ({ browser }) =>
     '/account',
     '/nowhere',
   ]);
-  await inEnglish(lead);
-  const learner = await person(browser, 'learner@millstep.example');
-  await inSpanish(learner);
-  await sweep(learner, [
+  const learns = sweep(learner, [
     '/path',
     '/path/questions',
     '/logbook',
@@ -111,6 +110,9 @@ test('no English sentence stands on a screen in Spanish', async ({ browser }) =>
     '/checks/SC-through-holes',
     '/account',
   ]);
+  // Both at once: neither changes what the other reads.
+  await Promise.all([leads, learns]);
+  await inEnglish(lead);
   await inEnglish(learner);
   expect(found).toEqual([]);
 });
