@@ -72,6 +72,21 @@ it('draws the same paper of every kind from the same seed, to the letter', funct
     }
 });
 
+it('draws the same paper in whatever order a figure\'s values were written: a database keeps none', function (): void {
+    $bank = static fn (array $draw): QuestionBank => QuestionBank::fromFields(Fields::of([
+        'pass_mark_percent' => 80, 'paper' => ['questions' => 1, 'least' => []], 'questions' => [
+            ['id' => 'w', 'kind' => 'worked', 'lesson' => 'L', 'text' => 'w?', 'explanation' => '{answer}', 'figure' => [
+                'operation' => 'spindle_speed', 'given' => ['speeds_rpm' => [280, 500, 850, 1400, 2500]], 'draw' => $draw,
+                'answer' => 'chosen_rpm', 'unit' => 'rpm', 'tolerance' => 0]],
+        ],
+    ]));
+    $values = ['diameter_mm' => [4, 5, 6, 7, 8, 9, 10], 'cutting_speed_m_min' => [15, 18, 24, 30]];
+    foreach (range(1, 40) as $seed) {
+        expect(json_encode($bank(array_reverse($values))->draw($seed)->questions[0]->forLearner()))
+            ->toBe(json_encode($bank($values)->draw($seed)->questions[0]->forLearner()));
+    }
+});
+
 it('refuses a paper with no room for what must be on it, and one longer than its bank', function (int $total, string $says): void {
     expect(fn () => broad($total)->draw(1))->toThrow(InvalidInput::class, $says);
 })->with([[4, 'learning.paper_too_short'], [40, 'learning.paper_too_long']]);

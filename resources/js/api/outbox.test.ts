@@ -69,6 +69,42 @@ describe('the outbox', () => {
     expect(seen).toEqual([{ n: 1 }, { n: 2 }, { n: 3 }]);
   });
 
+  it('takes in what another page of this device has made, and sends it in its turn', async () => {
+    const seen: unknown[] = [];
+    serve(ROUTE, ({ body }: Call) => {
+      seen.push(body);
+      return {};
+    });
+    const other = {
+      id: 'other',
+      about: 'theirs',
+      from: 7,
+      method: 'POST',
+      path: '/api/practice/entries',
+      body: { n: 0 },
+    };
+    localStorage.setItem(
+      'millstep.outbox.other',
+      JSON.stringify({ ...other, label: { key: 'outbox.practice' }, madeAt: '2020-01-01T00:00:00Z', refused: null }),
+    );
+    await send('mine', draft('mine', { n: 1 }));
+    expect(seen).toEqual([{ n: 0 }, { n: 1 }]);
+    expect(kept()).toEqual([]);
+  });
+
+  it('does not send again what another page has sent meanwhile', async () => {
+    serve(ROUTE, new Refusal(503, 'Away.'));
+    void send('c1', draft('a', { n: 1 })).catch(() => undefined);
+    await flushPromises();
+    // The other page sent it: it is kept no more.
+    localStorage.removeItem('millstep.outbox.c1');
+    const before = called(ROUTE).length;
+    serve(ROUTE, {});
+    await flush();
+    expect(called(ROUTE).length).toBe(before);
+    expect(outbox().commands.value).toEqual([]);
+  });
+
   it('replaces what has not gone out by what was said later about the same', async () => {
     serve(ROUTE, new Refusal(503, 'Away.'));
     void send('c1', draft('mark', { n: 1 })).catch(() => undefined);

@@ -30,11 +30,14 @@ final readonly class WorkedFigure implements Asked
     public static function fromFields(Fields $fields): self
     {
         $draws = $fields->object('draw');
+        $keys = $draws->keys();
+        // A seed draws the same whatever order the values were written in; shortest first, as papers have been drawn so far.
+        usort($keys, static fn (string $one, string $other): int => [strlen($one), $one] <=> [strlen($other), $other]);
 
         return new self(
             $fields->choice('operation', array_keys(Operations::LIST)),
             $fields->objectOrEmpty('given')->toArray(),
-            array_combine($draws->keys(), array_map(static fn (string $key): array => $draws->positives($key), $draws->keys())),
+            array_combine($keys, array_map(static fn (string $key): array => $draws->positives($key), $keys)),
             $fields->text('answer'),
             $fields->choice('unit', DrawnFigure::units()),
             $fields->notNegative('tolerance', 0),
