@@ -17,14 +17,11 @@ final class OpenLesson
     public function __invoke(User $learner, Lesson $lesson): Progress
     {
         $begun = Progress::query()->with(['lesson.part', 'lesson.boundMachine.cribs.tools', 'holds'])
-            ->where('learner_id', $learner->id)->where('answers', '!=', '{}')
-            ->whereHas('lesson', static fn ($lessons) => $lessons->where('code', $lesson->code)
-                ->whereBetween('version', [$lesson->accepted_from, $lesson->version]))
-            ->get()->sortByDesc('lesson.version');
-        $older = $begun->first(static fn (Progress $each): bool => $each->lesson_id === $lesson->id)
-            ?? $begun->first(static fn (Progress $each): bool => $each->completed_at === null);
-        if ($older !== null) {
-            return $older;
+            ->where('learner_id', $learner->id)->whereRelation('lesson', 'code', $lesson->code)->get();
+        // One that was looked at and not begun is nothing to go on with.
+        $there = Progress::goneOnWith($begun->filter(static fn (Progress $each): bool => $each->answers !== []), $lesson);
+        if ($there !== null) {
+            return $there;
         }
         if ($lesson->retired_at !== null) {
             throw Refusal::because('lesson_retired', ['code' => $lesson->code]);

@@ -60,6 +60,28 @@ final class Progress extends Model
         return $this->hasMany(HoldPoint::class);
     }
 
+    /**
+     * Where somebody goes on of all that they have begun of a lesson: in its newest version, or in an older one that still
+     * counts and that they are half way through; null where they begin anew.
+     *
+     * @param  iterable<array-key, self>  $begun  of one learner and one lesson, whatever its version
+     */
+    public static function goneOnWith(iterable $begun, Lesson $lesson): ?self
+    {
+        $older = null;
+        foreach ($begun as $each) {
+            if ($each->lesson_id === $lesson->id) {
+                return $each;
+            }
+            $counts = $each->completed_at === null && $each->answers !== [] && $each->lesson->version >= $lesson->accepted_from;
+            if ($counts && ($older === null || $each->lesson->version > $older->lesson->version)) {
+                $older = $each;
+            }
+        }
+
+        return $older;
+    }
+
     public function isDone(string $step): bool
     {
         return in_array($this->answers[$step]['verdict'] ?? null, ['done', 'in', 'right'], true);

@@ -19,6 +19,7 @@ use App\Learning\Progress;
 use App\People\User;
 use App\Practice\Entry;
 use App\Support\Given;
+use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Support\Collection;
 use MillStep\Core\Competency\Record;
 
@@ -35,7 +36,7 @@ final class LearnerRecord
     /** @var Collection<array-key, Lesson> the current one of each code */
     private Collection $lessons;
 
-    /** @var Collection<array-key, Progress> by lesson */
+    /** @var Collection<array-key, Collection<array-key, Progress>> what was begun, by lesson, whatever its version */
     private Collection $progress;
 
     /** @var Collection<array-key, Check> the current one of each code */
@@ -56,9 +57,10 @@ final class LearnerRecord
     /** What a learner did, read once for all permits. */
     private function read(User $learner): void
     {
-        $this->lessons = Lesson::query()->orderBy('version')->get()->keyBy('code')->toBase();
-        $this->progress = Progress::query()->where('learner_id', $learner->id)
-            ->whereIn('lesson_id', $this->lessons->pluck('id'))->get()->keyBy('lesson_id')->toBase();
+        $columns = ['id', 'code', 'version', 'accepted_from', 'title', 'minutes', 'steps', 'translations'];
+        $this->lessons = Lesson::query()->orderBy('version')->get($columns)->keyBy('code')->toBase();
+        $this->progress = Progress::query()->with(['lesson' => static fn (Relation $lesson) => $lesson->select($columns)])
+            ->where('learner_id', $learner->id)->where('answers', '!=', '{}')->get()->toBase()->groupBy('lesson.code');
         $this->checks = Check::query()->orderBy('version')->get()->keyBy('code')->toBase();
         $this->sheets = Sheet::query()->orderBy('version')->get()->keyBy('code')->toBase();
         $this->checkAttempts = CheckAttempt::query()->with('check')->where('learner_id', $learner->id)
@@ -159,16 +161,16 @@ final class LearnerRecord
 
         return array_map(static function (string $code) use ($lessons, $progress, $record, $guided): array {
             $lesson = $lessons->get($code);
-            $mine = $lesson === null ? null : $progress->get($lesson->id)?->setRelation('lesson', $lesson);
+            $mine = $lesson === null ? null : Progress::goneOnWith($progress->get($code) ?? [], $lesson);
 
             return [
                 'code' => $code,
                 'title' => $lesson->title ?? $code,
                 'minutes' => $lesson->minutes ?? 0,
-                'steps' => $lesson === null ? 0 : count($lesson->steps),
+                'steps' => count($mine->lesson->steps ?? $lesson->steps ?? []),
                 'steps_done' => $mine === null
                     ? 0
-                    : count(array_filter($lesson->steps ?? [], static fn (array $step): bool => $mine->isDone($step['key']))),
+                    : count(array_filter($mine->lesson->steps, static fn (array $step): bool => $mine->isDone($step['key']))),
                 'completed' => ($record->lessons[$code] ?? -1) >= ($lesson->accepted_from ?? 0),
                 'guided' => $guided,
             ];

@@ -142,6 +142,19 @@ it('leaves whoever is half way in the old version there while it counts, and beg
     expect(Progress::query()->findOrFail($begun)->completed_at)->not->toBeNull();
 });
 
+it('counts the steps of the version that a learner is in', function (): void {
+    $learner = $this->person();
+    $progress = $this->actingAs($learner)->getJson('/api/learning/lessons/C5')->json('progress');
+    $this->putJson("/api/learning/progress/{$progress['id']}/steps/{$progress['next']}", ['value' => null])->assertOk();
+    $there = $this->actingAs($this->lead)->getJson('/api/content/lessons/C5')->json();
+    $next = lesson_text(['code' => 'C5', 'version' => $there['version'] + 1, 'accepted_from' => $there['version']]);
+    ($this->write)('C5', $next, $there['version'])->assertOk();
+    $record = $this->getJson("/api/records/learners/$learner->id")->assertOk()->json('permits');
+    $lesson = collect(collect($record)->firstWhere('code', 'drill-through-10')['lessons'])->firstWhere('code', 'C5');
+    expect($lesson)->toMatchArray(['title' => 'A lesson of ours', 'steps_done' => 1, 'completed' => false])
+        ->and($lesson['steps'])->toBeGreaterThan(1);
+});
+
 it('takes the stage away where the version before no longer counts', function (): void {
     $by = $this->instructor();
     bring($learner = $this->person(), 4, $by);
