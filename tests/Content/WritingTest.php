@@ -256,6 +256,35 @@ it('does not take from under the shop what it has written itself', function (): 
     expect(Lesson::current('C5')->title)->toBe('Ours');
 });
 
+it('answers whatever is written with a lesson or with faults', function (): void {
+    $random = new Random\Randomizer(new Random\Engine\Mt19937(12));
+    $there = $this->actingAs($this->lead)->getJson('/api/content/lessons/C6')->json('texts.0.text');
+    $odd = [
+        '5', '-1', '1e99', '[]', '{}', '[1, [2]]', '{a: {b: c}}', '~', 'true', '"', '2026-01-01', '{kind: lathe}',
+        '{kind: hole, hole: 7}', '{kind: hole, hole: {purpose: tapped}}', '[{said: 1}]', '{left_handed: [1]}', 'foot-plate',
+        'bench_drill_press', '*x', '&x [*x]', '!!php x',
+    ];
+    for ($n = 0; $n < 120; $n++) {
+        $lines = explode("\n", $there);
+        foreach (range(0, $random->getInt(0, 3)) as $_) {
+            $at = $random->getInt(0, count($lines) - 1);
+            $key = preg_match('/^(\w+):/', $lines[$at], $found) === 1 ? $found[1] : 'plan';
+            $lines[$at] = match ($random->getInt(0, 4)) {
+                0 => '',
+                1 => $lines[$random->getInt(0, count($lines) - 1)],
+                2 => "$key: ".$odd[$random->getInt(0, count($odd) - 1)],
+                3 => substr($lines[$at], 0, $random->getInt(0, strlen($lines[$at]))),
+                default => strrev($lines[$at]),
+            };
+        }
+        $text = mb_convert_encoding(implode("\n", $lines), 'UTF-8', 'UTF-8');
+        $answer = $this->postJson('/api/content/lessons/preview', [
+            'code' => 'C6', 'texts' => [['language' => 'en', 'text' => $text === '' ? 'x' : $text]],
+        ]);
+        expect($answer->status())->toBe(200, $text);
+    }
+});
+
 it('is the lead\'s to change, and the teachers\' to read', function (): void {
     $draft = ['texts' => [['language' => 'en', 'text' => lesson_text()]], 'based_on' => 0];
     foreach ([$this->instructor(), $this->person()] as $who) {
