@@ -167,6 +167,7 @@ function settledElsewhere({ id, data }: { id: string; data: unknown }) {
   state.commands = state.commands.filter((command) => command.id !== id);
   waiters.get(id)?.forEach((waiter) => waiter.done(data));
   waiters.delete(id);
+  void queryClient.invalidateQueries();
 }
 
 /** Whether the next one may be tried. */

@@ -43,8 +43,10 @@ const chosen = ref<string | null>(null);
 /** With what waits on this device to be sent. */
 const { shown, waits, waiting, stuck } = useWaitingSteps(() => lesson.data.value);
 const steps = computed(() => shown.value?.steps ?? []);
+/** All is done, and the server has not said so yet: one stays where one was. */
+const unread = computed(() => shown.value?.progress?.next === null && shown.value.progress.completed_at === null);
 const current = computed(
-  () => chosen.value ?? shown.value?.progress?.next ?? steps.value.at(waiting.value.size > 0 ? -1 : 0)?.key ?? null,
+  () => chosen.value ?? shown.value?.progress?.next ?? steps.value.at(unread.value ? -1 : 0)?.key ?? null,
 );
 const index = computed(() => steps.value.findIndex((step) => step.key === current.value));
 const step = computed(() => steps.value[index.value]);

@@ -1,6 +1,6 @@
 import type { Schemas } from '@/api/client';
 import { useOutbox } from '@/api/outbox';
-import { computed } from 'vue';
+import { computed, shallowRef, watch } from 'vue';
 
 type Step = Schemas['LessonStep'];
 /** Nothing has to be judged or seen: it is done when its learner says so. */
@@ -12,20 +12,38 @@ const plain = (step: Step) => step.reading === null && step.choice === null && s
  */
 export function useWaitingSteps(lesson: () => Schemas['Lesson'] | undefined) {
   const { commands, stuck } = useOutbox();
-  const waiting = computed(() => {
-    const progress = lesson()?.progress;
-    const start = `step:${progress?.id}:`;
-    return new Map(
-      commands.value
-        .filter((command) => command.refused === null && command.about.startsWith(start))
-        .map((command) => [command.about.slice(start.length), (command.body as { value: string | null }).value]),
-    );
-  });
+  const start = computed(() => `step:${lesson()?.progress?.id}:`);
+  /** What was answered and is not with the server yet, by step. */
+  const waiting = computed(
+    () =>
+      new Map(
+        commands.value
+          .filter((command) => command.refused === null && command.about.startsWith(start.value))
+          .map((command) => [
+            command.about.slice(start.value.length),
+            (command.body as { value: string | null }).value,
+          ]),
+      ),
+  );
+  /** Sent, and not read back yet: a step that was done is not undone for the moment between. */
+  const sent = shallowRef<ReadonlySet<string>>(new Set());
+  watch(
+    waiting,
+    (now, before) => {
+      const known = (step: string) => commands.value.some((command) => command.about === start.value + step);
+      const gone = [...before.keys()].filter((step) => !now.has(step) && !known(step));
+      if (gone.length > 0) sent.value = new Set([...sent.value, ...gone]);
+    },
+    { flush: 'sync' },
+  );
+  watch(lesson, () => (sent.value = new Set()), { flush: 'sync' });
   const shown = computed(() => {
     const known = lesson();
-    if (!known?.progress || waiting.value.size === 0) return known;
+    if (!known?.progress || waiting.value.size + sent.value.size === 0) return known;
     const steps = known.steps.map((step) =>
-      waiting.value.has(step.key) && plain(step) && !step.done ? { ...step, done: true } : step,
+      (waiting.value.has(step.key) || sent.value.has(step.key)) && plain(step) && !step.done
+        ? { ...step, done: true }
+        : step,
     );
     return {
       ...known,

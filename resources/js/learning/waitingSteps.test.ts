@@ -1,10 +1,10 @@
 import type { Schemas } from '@/api/client';
-import { send } from '@/api/outbox';
+import { flush, send } from '@/api/outbox';
 import { signedIn } from '@/test/mountIn';
 import { Refusal, serve } from '@/test/server';
 import { flushPromises } from '@vue/test-utils';
 import { beforeEach, describe, expect, it } from 'vitest';
-import { effectScope } from 'vue';
+import { effectScope, shallowRef, watch } from 'vue';
 import { useWaitingSteps } from './useWaitingSteps';
 
 const step = (key: string, with_: Partial<Schemas['LessonStep']> = {}) =>
@@ -51,6 +51,37 @@ describe('steps that wait to be sent', () => {
       expect(shown.value?.steps[0]?.done).toBe(false);
       expect(shown.value?.progress?.next).toBe(key);
     }
+  });
+
+  it('stay done between being sent and being read back: nobody is thrown back for a moment, with what they type', async () => {
+    const known = shallowRef(lesson([step('one'), step('two')]));
+    const scope = effectScope(true);
+    const next: unknown[] = [];
+    scope.run(() => {
+      const { shown } = useWaitingSteps(() => known.value);
+      watch(
+        () => shown.value?.progress?.next,
+        (now) => next.push(now),
+        { flush: 'sync' },
+      );
+    });
+    await answer('one');
+    serve('PUT /api/learning/progress/p1/steps/one', {});
+    await flush();
+    await flushPromises();
+    known.value = lesson([step('one', { done: true }), step('two')]);
+    await flushPromises();
+    expect(next).toEqual(['two']);
+    scope.stop();
+  });
+
+  it('that were refused are open again', async () => {
+    const { shown } = scoped(lesson([step('one'), step('two')]));
+    await answer('one');
+    serve('PUT /api/learning/progress/p1/steps/one', new Refusal(409, 'Not now.'));
+    await flush();
+    await flushPromises();
+    expect(shown.value?.progress?.next).toBe('one');
   });
 
   it('are those of this course alone', async () => {

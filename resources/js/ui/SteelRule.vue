@@ -138,6 +138,26 @@ nav {
   height: 5px;
   background: var(--blue);
 }
+/* On a phone the rooms stand closer; the last letters give way before the page does. */
+@media (max-width: 40rem) {
+  .rule-horizontal li {
+    min-width: 0;
+    flex: 0 1 auto;
+  }
+  .rule-horizontal .rest {
+    flex: 1 1 0;
+  }
+  .rule-horizontal .mark {
+    gap: 0.25rem;
+    padding: 0.25rem 0.45rem 0.75rem;
+    font-size: 0.9rem;
+  }
+  .rule-horizontal .name {
+    min-width: 0;
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+}
 
 .rule-vertical ol {
   border-left: 1px solid var(--quiet);
