@@ -6,6 +6,13 @@ const PHONE = { width: 390, height: 844 };
 const TABLET = { width: 1180, height: 820 };
 const SHOP = ['/today', '/workshop', '/workshop/cribs', '/workshop/materials', '/workshop/policy', '/workshop/devices'];
 const LEAD = ['/workshop/permits', '/workshop/content', '/workshop/shop', '/records', '/records/people', '/account'];
+const TEACHING = [
+  '/teaching/warm-up',
+  '/teaching/lessons',
+  '/teaching/lessons/C6',
+  '/teaching/checks',
+  '/teaching/checks/SC-through-holes',
+];
 const PLANNER = [
   '/planner',
   '/planner/hole',
@@ -59,11 +66,11 @@ test('no page is wider than a phone', async ({ browser }) => {
   test.slow();
   const lead = await person(browser, 'lead@millstep.example', PHONE);
   const id = await learnerId(lead, 'Kasimir');
-  await look(lead, [...SHOP, ...LEAD, ...PLANNER, '/lessons/D9', `/learners/${id}`], beyond);
+  await look(lead, [...SHOP, ...LEAD, ...TEACHING, ...PLANNER, '/lessons/D9', `/learners/${id}`], beyond);
   const learner = await person(browser, 'learner@millstep.example', PHONE);
   await look(
     learner,
-    ['/path', '/logbook', '/lessons/A2', '/lessons/D9', '/checks/SC-through-holes', ...PLANNER],
+    ['/path', '/path/questions', '/logbook', '/lessons/A2', '/lessons/D9', '/checks/SC-through-holes', ...PLANNER],
     beyond,
   );
 });
@@ -72,11 +79,11 @@ test('everything to press on the tablet takes a finger', async ({ browser }) => 
   test.slow();
   const lead = await person(browser, 'lead@millstep.example', TABLET);
   const id = await learnerId(lead, 'Kasimir');
-  await look(lead, [...SHOP, ...LEAD, ...PLANNER, '/lessons/D9', `/learners/${id}`], small);
+  await look(lead, [...SHOP, ...LEAD, ...TEACHING, ...PLANNER, '/lessons/D9', `/learners/${id}`], small);
   const learner = await person(browser, 'learner@millstep.example', TABLET);
   await look(
     learner,
-    ['/path', '/logbook', '/lessons/A2', '/lessons/D9', '/checks/SC-through-holes', ...PLANNER],
+    ['/path', '/path/questions', '/logbook', '/lessons/A2', '/lessons/D9', '/checks/SC-through-holes', ...PLANNER],
     small,
   );
 });

@@ -57,7 +57,7 @@ const languageOf = (file: string) => (file.endsWith('.es.md') ? 'es' : 'en') sat
         <li v-for="(fault, place) in faults" :key="place">
           <button
             type="button"
-            class="min-h-11 text-left"
+            class="min-h-12 text-left"
             @click="emit('look', { language: languageOf(fault.file), line: fault.line })"
           >
             <span class="reading underline underline-offset-4">{{

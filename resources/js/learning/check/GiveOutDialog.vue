@@ -68,7 +68,7 @@ function all(ids: number[]) {
           </button>
         </legend>
         <div class="grid grid-cols-1 sm:grid-cols-2">
-          <label v-for="learner in cohort.learners" :key="learner.id" class="flex min-h-11 items-center gap-3"
+          <label v-for="learner in cohort.learners" :key="learner.id" class="flex min-h-12 items-center gap-3"
             ><input v-model="chosen" type="checkbox" class="size-5" :value="learner.id" /> {{ learner.name }}</label
           >
         </div>

@@ -30,7 +30,7 @@ const text = computed(() => props.item.text.replace(/\{(\w+?)(?:_mm)?!?\}/g, '�
     <div>
       <p class="label">
         {{ t(`check.kind.${item.kind}`) }} ·
-        <RouterLink :to="{ name: 'lesson', params: { code: item.lesson } }" class="inline-block py-1">{{
+        <RouterLink :to="{ name: 'lesson', params: { code: item.lesson } }" class="inline-flex min-h-12 items-center">{{
           t('teaching.lesson', { lesson: item.lesson })
         }}</RouterLink><template v-if="item.critical">
           · <strong class="text-no">◆ {{ t('check.critical') }}</strong></template
