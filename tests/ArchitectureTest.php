@@ -70,7 +70,7 @@ it('lets rooms of the core import downwards only', function (): void {
         'Workshop' => ['Border', 'Reference', 'Measure', 'Policy'],
         'Planning' => ['Border', 'Reference', 'Policy', 'Measure', 'Workshop'],
         'Setup' => ['Border', 'Reference', 'Policy', 'Measure', 'Workshop', 'Planning'],
-        'Assessment' => ['Border', 'Measure'],
+        'Assessment' => ['Border', 'Measure', ''],
         'Learning' => ['Border', 'Reference', 'Policy', 'Measure', 'Workshop', 'Planning', 'Setup', ''],
         'Competency' => ['Border', 'Assessment'],
         'Gate' => ['Border', 'Competency', 'Workshop'],

@@ -64,12 +64,15 @@ final readonly class Criterion
         return new self($id, $weight, $value / $scale, stops: $critical && $value === 0);
     }
 
+    /** By its value and limits, or by the verdict that its readings came to. */
     private static function measured(Fields $fields, string $id, float $weight, bool $critical): self
     {
-        if (! $fields->has('value_mm')) {
+        if (! $fields->has('value_mm') && ! $fields->has('verdict')) {
             return new self($id, $weight, null);
         }
-        $verdict = JudgeMeasurement::fromFields($fields)->compute()->verdict;
+        $verdict = $fields->has('verdict')
+            ? Verdict::from($fields->choice('verdict', array_column(Verdict::cases(), 'value')))
+            : JudgeMeasurement::fromFields($fields)->compute()->verdict;
         $credit = match ($verdict) {
             Verdict::In => 1.0,
             Verdict::Out => 0.0,

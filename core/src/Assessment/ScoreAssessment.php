@@ -60,4 +60,30 @@ final readonly class ScoreAssessment implements Operation
 
         return new Score($outcome, $score, $stoppedBy, $open);
     }
+
+    /**
+     * What the score is not, criterion by criterion, in the order of the sheet.
+     *
+     * @return list<Loss>
+     */
+    public function losses(): array
+    {
+        $possible = array_sum(array_map(static fn (Criterion $criterion): float => $criterion->weight, $this->criteria));
+        $losses = [];
+        foreach ($this->criteria as $criterion) {
+            $points = round(100 * $criterion->weight * (1 - ($criterion->credit ?? 0.0)) / $possible, 1);
+            $why = match (true) {
+                $criterion->stops => 'stopped',
+                $criterion->failsMeasurement => 'out',
+                $criterion->credit === null => 'open',
+                $criterion->credit < 1 => 'less',
+                default => null,
+            };
+            if ($why !== null) {
+                $losses[] = new Loss($criterion->id, $why, $points);
+            }
+        }
+
+        return $losses;
+    }
 }

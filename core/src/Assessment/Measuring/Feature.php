@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Assessment\Measuring;
+
+/**
+ * What of a part is measured, and whether a part that is out there can still be saved: metal that is still there can be
+ * taken away, metal that is gone cannot be put back.
+ */
+enum Feature: string
+{
+    case Bore = 'bore';
+    case Outside = 'outside';
+    case Depth = 'depth';
+    case Thickness = 'thickness';
+    case Mouth = 'mouth';
+    case Gap = 'gap';
+    case Place = 'place';
+    case Thread = 'thread';
+
+    public function canBeSaved(?Side $side): bool
+    {
+        return match ($this) {
+            self::Bore, self::Depth, self::Mouth, self::Thread => $side === Side::Under,
+            self::Outside, self::Thickness => $side === Side::Over,
+            self::Gap, self::Place => false,
+        };
+    }
+
+    /** The code of what is to be done with a part that is out: `assessment.save.bore_under`. */
+    public function whatThen(?Side $side): string
+    {
+        return 'assessment.save.'.$this->value.($side === null ? '' : '_'.$side->value);
+    }
+}

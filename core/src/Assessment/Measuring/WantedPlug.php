@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Assessment\Measuring;
+
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
+use MillStep\Core\Measure\Verdict;
+
+/** A bore by a plug gauge: the go end goes through, the no-go end does not enter. */
+final readonly class WantedPlug implements Wanted
+{
+    private function __construct()
+    {
+    }
+
+    public static function fromFields(Fields $fields, array $personal): static
+    {
+        return new self;
+    }
+
+    public function read(array $typed, string $units, Length $zeroError): array
+    {
+        return ['go' => Typed::yes($typed, 'go'), 'no_go' => Typed::yes($typed, 'no_go')];
+    }
+
+    /** Of several tries the last one stands: a bore that was warm is tried again when it has cooled. */
+    public function found(array $readings, Length $uncertainty): Found
+    {
+        $last = $readings[count($readings) - 1];
+        $side = match (true) {
+            ! $last->flag('go') => Side::Under,
+            $last->flag('no_go') => Side::Over,
+            default => null,
+        };
+
+        return $side === null
+            ? new Found(Verdict::In, Message::of('assessment.found.plug_in'), count($readings))
+            : new Found(
+                Verdict::Out,
+                Message::of("assessment.found.plug_{$side->value}"),
+                count($readings),
+                savable: Feature::Bore->canBeSaved($side),
+                then: Message::of(Feature::Bore->whatThen($side)),
+            );
+    }
+
+    public function figure(Fields $reading): null
+    {
+        return null;
+    }
+
+    public function limits(): array
+    {
+        return [];
+    }
+}

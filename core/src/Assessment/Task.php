@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Assessment;
+
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Border\Length;
+use MillStep\Core\Measure\Reading;
+use MillStep\Core\Operations;
+
+/** What a learner works out from their own dimensions before they begin; an operation of the core has the key. */
+final readonly class Task
+{
+    /**
+     * @param  array<array-key, mixed>  $given
+     * @param  array<string, string>  $from  the operation's field => a personal dimension
+     */
+    private function __construct(
+        public string $id,
+        private string $operation,
+        private array $given,
+        private array $from,
+        private string $answer,
+        public string $unit,
+        private float $tolerance,
+    ) {
+    }
+
+    /** @throws InvalidInput */
+    public static function fromFields(Fields $fields): self
+    {
+        $from = $fields->objectOrEmpty('from');
+
+        return new self(
+            $fields->text('id'),
+            $fields->choice('operation', array_keys(Operations::LIST)),
+            $fields->objectOrEmpty('given')->toArray(),
+            array_combine($from->keys(), array_map(static fn (string $key): string => $from->text($key), $from->keys())),
+            $fields->text('answer'),
+            $fields->choice('unit', ['mm', 'number']),
+            $fields->notNegative('tolerance', 0),
+        );
+    }
+
+    /**
+     * @param  array<string, Length>  $personal
+     *
+     * @throws CoreException when the dimensions make no sense to the operation
+     */
+    public function key(array $personal): float
+    {
+        $values = [];
+        foreach ($this->from as $field => $dimension) {
+            $values[$field] = ($personal[$dimension] ?? throw InvalidInput::at('from', 'assessment.no_dimension'))->inMm();
+        }
+        $found = Operations::compute($this->operation, [...$this->given, ...$values])->toArray()[$this->answer] ?? null;
+
+        return is_int($found) || is_float($found) ? (float) $found
+            : throw InvalidInput::at('answer', 'assessment.no_figure', ['answer' => $this->answer]);
+    }
+
+    /**
+     * @param  array<string, Length>  $personal
+     * @param  'mm'|'in'  $units  of a length that names none
+     *
+     * @throws CoreException when what was typed is no figure
+     */
+    public function isRight(string $typed, array $personal, string $units): bool
+    {
+        $value = match (true) {
+            $this->unit === 'mm' => Reading::parse($typed, $units)->inMm(),
+            preg_match('/^\s*\d{1,7}(?:[.,]\d{1,6})?\s*$/', $typed) === 1 => (float) str_replace(',', '.', trim($typed)),
+            default => throw InvalidInput::at($this->id, 'assessment.task_number'),
+        };
+
+        return abs($value - $this->key($personal)) <= $this->tolerance + 1e-9;
+    }
+}

@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+use MillStep\Core\Assessment\Candidate;
+use MillStep\Core\Assessment\Outcome;
+use MillStep\Core\Assessment\Personal;
+use MillStep\Core\Assessment\Queue;
+use MillStep\Core\Assessment\Retake;
+use MillStep\Core\Assessment\ScoreAssessment;
+use MillStep\Core\Assessment\Task;
+use MillStep\Core\Border\CoreException;
+use MillStep\Core\Border\Fields;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/** @return list<array<string, mixed>> a sheet, all of it filled in, the same for a seed */
+function filled_sheet(int $seed): array
+{
+    $random = new Randomizer(new Mt19937($seed));
+    $one = static fn (array $of): mixed => $of[$random->getInt(0, count($of) - 1)];
+
+    return array_map(static fn (int $index): array => [
+        'id' => "c$index", 'weight' => $random->getInt(1, 5), 'critical' => $random->getInt(0, 3) === 0,
+        'critical_prompt_stops' => $random->getInt(0, 1) === 1,
+        ...match ($one(['observed', 'judged', 'measured'])) {
+            'observed' => ['kind' => 'observed', 'result' => $one(['met', 'prompted', 'not_met', 'not_seen'])],
+            'judged' => ['kind' => 'judged', 'scale_max' => 4, 'result' => $random->getInt(0, 4)],
+            default => ['kind' => 'measured', 'verdict' => $one(['in', 'out', 'doubtful'])],
+        },
+    ], range(1, $random->getInt(2, 12)));
+}
+
+/** @param  list<array<string, mixed>>  $criteria */
+function scored(array $criteria): array
+{
+    return compute('score_assessment', ['criteria' => $criteria, 'pass_mark_percent' => 80]);
+}
+
+const BETTER = ['not_seen' => 'not_met', 'not_met' => 'prompted', 'prompted' => 'met', 'out' => 'in', 'doubtful' => 'in'];
+
+it('never comes lower for a criterion that is better', function (): void {
+    $rank = ['stopped' => 0, 'incomplete' => 1, 'not_yet' => 2, 'passed' => 3];
+    foreach (range(1, 300) as $seed) {
+        $criteria = filled_sheet($seed);
+        $before = scored($criteria);
+        foreach ($criteria as $index => $criterion) {
+            $key = isset($criterion['verdict']) ? 'verdict' : 'result';
+            $now = $criterion[$key];
+            $better = is_int($now) ? min(4, $now + 1) : (BETTER[$now] ?? $now);
+            // What was not seen may have been anything: it is no better than what was seen.
+            if ($now === 'not_seen' || $now === 'doubtful') {
+                continue;
+            }
+            $after = scored(array_replace($criteria, [$index => [...$criterion, $key => $better]]));
+            expect($after['score_percent'])->toBeGreaterThanOrEqual($before['score_percent'])
+                ->and($rank[$after['outcome']])->toBeGreaterThanOrEqual($rank[$before['outcome']]);
+        }
+    }
+});
+
+it('stops for whatever stops, whatever else was found', function (): void {
+    foreach (range(1, 200) as $seed) {
+        $criteria = filled_sheet($seed);
+        foreach ([['kind' => 'observed', 'result' => 'not_met'], ['kind' => 'judged', 'scale_max' => 3, 'result' => 0]] as $slip) {
+            $found = scored([...$criteria, ['id' => 'slip', 'weight' => 1, 'critical' => true, ...$slip]]);
+            expect($found['outcome'])->toBe('stopped')->and($found['stopped_by'])->toContain('slip');
+        }
+    }
+});
+
+it('never passes with a critical measurement that is out', function (): void {
+    foreach (range(1, 200) as $seed) {
+        $out = ['id' => 'out', 'kind' => 'measured', 'weight' => 1, 'critical' => true, 'verdict' => 'out'];
+        expect(scored([...filled_sheet($seed), $out])['outcome'])->not->toBe('passed');
+    }
+});
+
+it('says of every point that is missing where it went', function (): void {
+    foreach (range(1, 200) as $seed) {
+        $criteria = filled_sheet($seed);
+        $losses = ScoreAssessment::fromFields(Fields::of(['criteria' => $criteria, 'pass_mark_percent' => 80]))->losses();
+        $lost = array_sum(array_map(static fn ($loss): float => $loss->points, $losses));
+        // Each is rounded to a tenth of a point, and so is the score.
+        expect($lost)->toEqualWithDelta(100 - scored($criteria)['score_percent'], 0.05 * (count($losses) + 1) + 1e-9);
+    }
+});
+
+it('agrees with published kappas', function (array $table, array $categories, string $scale, float $kappa): void {
+    $pairs = [];
+    foreach ($table as $a => $row) {
+        foreach ($row as $b => $count) {
+            array_push($pairs, ...array_fill(0, $count, ['a' => $categories[$a], 'b' => $categories[$b]]));
+        }
+    }
+    expect(compute('assessor_agreement', ['categories' => $categories, 'scale' => $scale, 'pairs' => $pairs])['kappa'])
+        ->toEqualWithDelta($kappa, 0.0005);
+})->with([
+    // Cohen 1960, table 1, proportions of two hundred: observed .70, expected .41.
+    'Cohen 1960' => [[[88, 14, 18], [10, 40, 10], [2, 6, 12]], ['personality disorder', 'neurosis', 'psychosis'], 'nominal', 0.4915],
+    // A yes and no of fifty: 20 and 15 together, 5 and 10 apart; observed .70, expected .50.
+    'two by two' => [[[20, 5], [10, 15]], ['yes', 'no'], 'nominal', 0.4],
+]);
+
+it('finds the same agreement whoever is called first', function (): void {
+    $random = new Randomizer(new Mt19937(7));
+    $verdicts = ['met', 'prompted', 'not_met'];
+    foreach (range(1, 60) as $ignored) {
+        $pairs = array_map(static fn (): array => [
+            'a' => $verdicts[$random->getInt(0, 2)], 'b' => $verdicts[$random->getInt(0, 2)],
+        ], range(1, $random->getInt(1, 30)));
+        $turned = array_map(static fn (array $pair): array => ['a' => $pair['b'], 'b' => $pair['a']], $pairs);
+        $ask = static fn (array $of): array => compute('assessor_agreement', [
+            'categories' => $verdicts, 'scale' => 'ordered', 'pairs' => $of,
+        ]);
+        expect($ask($pairs))->toEqual($ask($turned));
+    }
+});
+
+it('draws everybody their own dimensions, the same for a seed, whole steps inside the range', function (): void {
+    $dimension = static fn (string $id, float $to): Fields => Fields::of(['id' => $id, 'from_mm' => 4, 'to_mm' => $to, 'step_mm' => 0.5]);
+    $personal = Personal::of([$dimension('thick', 8), $dimension('long', 20)]);
+    $turned = Personal::of([$dimension('long', 20), $dimension('thick', 8)]);
+    $seen = [];
+    foreach (range(1, 200) as $seed) {
+        $drawn = array_map(static fn ($length): float => $length->inMm(), $personal->draw($seed));
+        expect($drawn)->toEqual(array_map(static fn ($length): float => $length->inMm(), $turned->draw($seed)))
+            ->and(fmod($drawn['thick'] * 2, 1.0))->toEqualWithDelta(0, 1e-9)
+            ->and($drawn['thick'])->toBeGreaterThanOrEqual(4)->toBeLessThanOrEqual(8);
+        $seen[(string) $drawn['thick']] = true;
+    }
+    expect($seen)->toHaveCount(9)
+        ->and(fn () => Personal::of([Fields::of(['id' => 'a', 'from_mm' => 4, 'to_mm' => 5, 'step_mm' => 0.3])]))
+        ->toThrow(CoreException::class);
+});
+
+it('has the key of a task from the core', function (): void {
+    $task = Task::fromFields(Fields::of([
+        'id' => 'move', 'operation' => 'dial_move', 'given' => [
+            'graduation_mm' => 0.05, 'divisions_per_turn' => 100, 'reads_diameter' => false, 'rounding' => 'nearest',
+        ],
+        'from' => ['travel_mm' => 'thick'], 'answer' => 'divisions', 'unit' => 'number', 'tolerance' => 0.5,
+    ]));
+    $personal = Personal::of([Fields::of(['id' => 'thick', 'from_mm' => 4, 'to_mm' => 8, 'step_mm' => 0.5])])->draw(3);
+    $key = $task->key($personal);
+    expect($key)->toBeGreaterThan(0)
+        ->and($task->isRight((string) $key, $personal, 'mm'))->toBeTrue()
+        ->and($task->isRight((string) ($key + 1), $personal, 'mm'))->toBeFalse()
+        ->and(fn () => $task->isRight('lots', $personal, 'mm'))->toThrow(CoreException::class);
+});
+
+it('lets a sheet be tried again after its wait and its exercises', function (): void {
+    $at = static fn (string $time): DateTimeImmutable => new DateTimeImmutable("2030-05-01T$time:00Z");
+    $retake = new Retake(2, 1);
+    expect($retake->waitsUntil(Outcome::NotYet, $at('10:00'), $at('11:59')))->toEqual($at('12:00'))
+        ->and($retake->waitsUntil(Outcome::Stopped, $at('10:00'), $at('12:00')))->toBeNull()
+        ->and($retake->waitsUntil(Outcome::Passed, $at('10:00'), $at('10:01')))->toBeNull()
+        ->and($retake->exercisesMissing(Outcome::NotYet, 0))->toBe(1)
+        ->and($retake->exercisesMissing(Outcome::NotYet, 3))->toBe(0)
+        ->and($retake->exercisesMissing(null, 0))->toBe(0);
+});
+
+it('lets first in whose machine is free, then who is held up most, then who has waited longest', function (): void {
+    $one = static fn (string $id, int $day, int $blocks, ?bool $free): Candidate => new Candidate(
+        $id, new DateTimeImmutable("2030-05-0{$day}T08:00:00Z"), $blocks, $free,
+    );
+    $order = Queue::order([
+        $one('taken', 1, 3, false), $one('late', 4, 0, true), $one('early', 2, 0, true), $one('blocks', 5, 2, true),
+        $one('bench', 3, 0, null),
+    ]);
+    expect(array_column($order, 'id'))->toBe(['blocks', 'early', 'bench', 'late', 'taken'])
+        ->and(array_map(static fn ($message): string => $message->code, $order[0]->reasons(new DateTimeImmutable('2030-05-07T09:00:00Z'))))
+        ->toBe(['assessment.queue.machine_free', 'assessment.queue.blocks', 'assessment.queue.waits']);
+});
