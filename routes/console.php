@@ -12,5 +12,6 @@ Schedule::command('competency:verify')->dailyAt('02:30')->onSuccess(static fn ()
 Schedule::command('gate:review')->everyMinute();
 // That the scheduler runs is known by this (bin/doctor).
 Schedule::call(static fn () => Cache::put(Doctor::BEAT, now()->getTimestamp(), 86_400))->everyMinute();
+Schedule::command('assessment:conclude-stopped')->everyMinute();
 Schedule::command('records:prune')->hourly();
 Schedule::command('auth:clear-resets')->everyFifteenMinutes();

@@ -35,7 +35,7 @@ final class CancelSheet
             if ($this->scoring->score($attempt)->outcome === Outcome::Stopped) {
                 throw Refusal::because('stopped_stands');
             }
-            if ($attempt->marks !== [] && mb_strlen(trim((string) $reason)) < 3) {
+            if (! $attempt->marks()->isEmpty() && mb_strlen(trim((string) $reason)) < 3) {
                 throw Refusal::because('why_cancelled');
             }
             $attempt->update([

@@ -19,7 +19,10 @@ final class ConcludeAssessment
     {
     }
 
-    /** @throws Refusal `cancelled`; `incomplete` while criteria are open, unless a critical one has stopped it */
+    /**
+     * @throws Refusal `cancelled`, `own_record`, `not_this_seat`; `incomplete` while criteria are open, unless a critical one has
+     *     stopped it
+     */
     public function __invoke(SheetAttempt $attempt, User $by, ?CarbonImmutable $at = null): SheetAttempt
     {
         return DB::transaction(function () use ($attempt, $by, $at): SheetAttempt {
@@ -31,6 +34,9 @@ final class ConcludeAssessment
             if ($attempt->learner->is($by)) {
                 throw Refusal::forbidden('own_record', says: 'own_assessment');
             }
+            if ($attempt->isSecond($by)) {
+                throw Refusal::forbidden('not_this_seat');
+            }
             $score = $this->scoring->score($attempt);
             if ($score->outcome === Outcome::Incomplete) {
                 throw Refusal::because('incomplete', ['count' => count($score->open)]);
@@ -41,6 +47,7 @@ final class ConcludeAssessment
                 'score_percent' => $score->scorePercent,
                 'concluded_at' => $at,
                 'assessor_id' => $by->id,
+                'part_code' => PartCode::free(),
             ]);
             ($this->record)($attempt->learner, null, 'assessment_concluded', [
                 'assessment' => $attempt->sheet->code,
@@ -49,6 +56,8 @@ final class ConcludeAssessment
                 'outcome' => $score->outcome->value,
                 'score_percent' => $score->scorePercent,
                 'stopped_by' => $score->stoppedBy,
+                ...($attempt->stopped_at === null ? [] : ['stopped_at' => $attempt->stopped_at->toIso8601ZuluString()]),
+                'part' => $attempt->part_code,
             ], $by, $at);
 
             AssessmentConcluded::dispatch($attempt->id, $attempt->learner_id);

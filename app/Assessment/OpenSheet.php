@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Assessment;
 
 use App\People\User;
+use App\Policy\Policy;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -12,30 +13,51 @@ use Illuminate\Support\Facades\DB;
 /** Opens a sheet for a learner, or finds the one that was left half way. */
 final class OpenSheet
 {
-    /** @throws Refusal `own_record`, `id_used` */
+    private const MOST_SEED = 2_147_483_647;
+
+    public function __construct(private readonly Again $again)
+    {
+    }
+
+    /** @throws Refusal `own_record`, `id_used`, `too_soon`, `practise_first` */
     public function __invoke(Sheet $sheet, User $learner, User $assessor, string $id): SheetAttempt
     {
         if ($learner->is($assessor)) {
             throw Refusal::forbidden('own_record', says: 'own_assessment');
         }
 
-        return DB::transaction(static function () use ($sheet, $learner, $assessor, $id): SheetAttempt {
+        return DB::transaction(function () use ($sheet, $learner, $assessor, $id): SheetAttempt {
             User::query()->whereKey($learner->id)->lockForUpdate()->firstOrFail();
             $known = SheetAttempt::query()->find($id);
             if ($known !== null && ($known->learner_id !== $learner->id || $known->sheet->code !== $sheet->code)) {
                 throw Refusal::idUsed();
             }
-
             // A sheet that was left open is finished in its own version.
-            return $known ?? SheetAttempt::stillOpen()->where('learner_id', $learner->id)
-                ->whereHas('sheet', static fn ($query) => $query->where('code', $sheet->code))->first()
-                ?? SheetAttempt::query()->create([
-                    'id' => $id,
-                    'sheet_id' => $sheet->id,
-                    'learner_id' => $learner->id,
-                    'assessor_id' => $assessor->id,
-                    'started_at' => CarbonImmutable::now(),
-                ]);
+            $open = $known ?? SheetAttempt::stillOpen()->where('learner_id', $learner->id)
+                ->whereHas('sheet', static fn ($query) => $query->where('code', $sheet->code))->first();
+            $open === null && $this->mayBeTriedAgain($learner, $sheet->code);
+
+            return $open ?? SheetAttempt::query()->create([
+                'id' => $id,
+                'sheet_id' => $sheet->id,
+                'learner_id' => $learner->id,
+                'assessor_id' => $assessor->id,
+                'started_at' => CarbonImmutable::now(),
+                'seed' => random_int(1, self::MOST_SEED),
+            ]);
         });
+    }
+
+    /** @throws Refusal `too_soon`, `practise_first` */
+    private function mayBeTriedAgain(User $learner, string $sheet): void
+    {
+        $again = $this->again->of($learner, $sheet);
+        if ($again['until'] !== null) {
+            $hours = Policy::inForce()->hours;
+            throw Refusal::because('too_soon', ['date' => $hours->dateAt($again['until']), 'time' => $hours->timeAt($again['until'])]);
+        }
+        if ($again['exercises'] > 0) {
+            throw Refusal::because('practise_first', ['count' => $again['exercises']]);
+        }
     }
 }

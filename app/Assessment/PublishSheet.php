@@ -4,13 +4,18 @@ declare(strict_types=1);
 
 namespace App\Assessment;
 
+use App\Learning\Lesson;
+use App\People\User;
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
 use App\Support\Given;
 use App\Support\SameContent;
 use App\Support\YamlText;
 use App\Workshop\Part;
+use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
+use MillStep\Core\Assessment\Personal;
 use MillStep\Core\Assessment\ScoreAssessment;
+use MillStep\Core\Assessment\Task;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
 
@@ -19,10 +24,11 @@ final class PublishSheet
 {
     /**
      * @param  array<string, YamlText>  $translations  by language
+     * @param  bool  $own  written in this shop
      *
      * @throws FaultyContent with every fault, its file and line
      */
-    public function __invoke(YamlText $file, array $translations = []): Sheet
+    public function __invoke(YamlText $file, array $translations = [], ?User $by = null, bool $own = false): Sheet
     {
         $values = $file->values;
         $faults = [];
@@ -51,45 +57,119 @@ final class PublishSheet
                 );
             }
         }
-        try {
-            // A sheet that cannot be scored is none.
-            ScoreAssessment::fromFields(Fields::of([
-                'criteria' => array_map(static fn (array $criterion): array => [
-                    'result' => 'not_seen', 'lower_mm' => 0, 'upper_mm' => 1, 'uncertainty_mm' => 0, ...$criterion,
-                ], $criteria),
-                'pass_mark_percent' => $values['pass_mark_percent'] ?? 0,
-            ]));
-        } catch (CoreException $fault) {
-            $named = preg_match('/criteria\[(\d+)\]/', Given::text($fault->says->terms['key'] ?? null), $found) === 1
-                ? Given::text($criteria[(int) $found[1]]['id'] ?? null) : '';
-            $faults[] = ContentFault::saying($file->file, $file->lineOfEntry('criteria', $named), $fault->says);
-        }
+        array_push($faults, ...$this->unreadable($file, $criteria, $part), ...self::unknownLessons($file, $criteria));
         foreach ($translations as $said) {
-            $theirs = is_array($said->values['criteria'] ?? null) ? $said->values['criteria'] : [];
-            foreach (array_diff(Given::texts(array_column($criteria, 'id')), array_keys($theirs)) as $id) {
-                $faults[] = ContentFault::at($said->file, $said->lineOf('criteria'), 'untranslated', ['id' => $id]);
+            foreach (['criteria', 'dimensions', 'tasks'] as $list) {
+                $ours = Given::texts(array_column(Given::rows($values[$list] ?? null), 'id'));
+                foreach (array_diff($ours, array_keys(Given::fields($said->values[$list] ?? null))) as $id) {
+                    $faults[] = ContentFault::at($said->file, $said->lineOf($list), 'untranslated', ['id' => $id]);
+                }
             }
         }
         FaultyContent::unless($faults);
         $row = [
             'code' => $values['code'], 'version' => $values['version'], 'title' => $values['title'], 'part_id' => $part?->id,
             'machine_kind' => $values['machine'], 'pass_mark_percent' => $values['pass_mark_percent'], 'criteria' => $criteria,
+            'dimensions' => Given::rows($values['dimensions'] ?? null), 'tasks' => Given::rows($values['tasks'] ?? null),
             'translations' => array_map(static fn (YamlText $said): array => array_intersect_key(
                 $said->values,
-                ['title' => 0, 'criteria' => 0],
+                ['title' => 0, 'criteria' => 0, 'dimensions' => 0, 'tasks' => 0],
             ), $translations),
         ];
         $known = Sheet::query()->where('code', $row['code'])->where('version', $row['version'])->first();
         if ($known === null) {
-            return Sheet::query()->create($row);
+            return Sheet::query()->create([
+                ...$row, 'own' => $own, 'published_by' => $by?->id, 'change_note' => Given::text($values['change'] ?? null) ?: null,
+            ]);
         }
-        $stored = [json_decode(Given::text($known->getRawOriginal('criteria')), true), $known->pass_mark_percent, $known->part_id];
-        FaultyContent::unless(SameContent::is($stored, [$criteria, $row['pass_mark_percent'], $row['part_id']]) ? [] : [
+        $stored = [
+            ...array_map(static fn (string $column): mixed => json_decode(Given::text($known->getRawOriginal($column)), true),
+                ['criteria', 'dimensions', 'tasks']),
+            $known->pass_mark_percent, $known->part_id,
+        ];
+        $given = [$criteria, $row['dimensions'], $row['tasks'], $row['pass_mark_percent'], $row['part_id']];
+        FaultyContent::unless(SameContent::is($stored, $given) ? [] : [
             ContentFault::at($file->file, $file->lineOf('version'), 'version_taken',
                 ['code' => Given::text($row['code']), 'version' => Given::whole($row['version'])]),
         ]);
         $known->update(['translations' => $row['translations']]);
 
         return $known;
+    }
+
+    /**
+     * A sheet that cannot be scored, measured or drawn is none.
+     *
+     * @param  list<array<string, mixed>>  $criteria
+     * @return list<ContentFault>
+     */
+    private function unreadable(YamlText $file, array $criteria, ?Part $part): array
+    {
+        $faults = [];
+        $saying = static fn (string $list, string $id, CoreException $fault): ContentFault => ContentFault::saying(
+            $file->file,
+            $file->lineOfEntry($list, $id),
+            $fault->says,
+        );
+        try {
+            ScoreAssessment::fromFields(Fields::of([
+                'criteria' => array_map(static fn (array $criterion): array => array_diff_key(
+                    ['result' => 'not_seen', ...$criterion],
+                    ($criterion['kind'] ?? '') === 'judged' ? ['result' => 0] : [],
+                ), $criteria),
+                'pass_mark_percent' => $file->values['pass_mark_percent'] ?? 0,
+            ]));
+        } catch (CoreException $fault) {
+            $named = preg_match('/criteria\[(\d+)\]/', Given::text($fault->says->terms['key'] ?? null), $found) === 1
+                ? Given::text($criteria[(int) $found[1]]['id'] ?? null) : '';
+            $faults[] = $saying('criteria', $named, $fault);
+        }
+        $personal = [];
+        try {
+            $personal = Personal::of(array_map(Fields::of(...), Given::rows($file->values['dimensions'] ?? null)))->draw(1);
+        } catch (CoreException $fault) {
+            $faults[] = $saying('dimensions', '', $fault);
+        }
+        foreach ($criteria as $criterion) {
+            if (($criterion['kind'] ?? '') !== 'measured') {
+                continue;
+            }
+            $hole = Given::text($criterion['hole'] ?? null);
+            try {
+                WaysOfMeasuring::of(Fields::of([
+                    ...($part !== null && $part->hasHole($hole) ? $part->hole($hole) : ['lower_mm' => 0, 'upper_mm' => 1]), ...$criterion,
+                ]), $personal);
+            } catch (CoreException $fault) {
+                $faults[] = $saying('criteria', Given::text($criterion['id'] ?? null), $fault);
+            }
+        }
+        foreach (Given::rows($file->values['tasks'] ?? null) as $task) {
+            try {
+                Task::fromFields(Fields::of($task))->key($personal);
+            } catch (CoreException $fault) {
+                $faults[] = $saying('tasks', Given::text($task['id'] ?? null), $fault);
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * What is to be practised is a lesson that there is.
+     *
+     * @param  list<array<string, mixed>>  $criteria
+     * @return list<ContentFault>
+     */
+    private static function unknownLessons(YamlText $file, array $criteria): array
+    {
+        $named = Given::texts(array_column($criteria, 'lesson', 'id'));
+        $unknown = array_diff($named, Given::texts(Lesson::query()->whereIn('code', $named)->pluck('code')->all()));
+
+        return array_map(static fn (string $lesson): ContentFault => ContentFault::at(
+            $file->file,
+            $file->lineOfEntry('criteria', Given::text(array_search($lesson, array_column($criteria, 'lesson', 'id'), true))),
+            'no_lesson',
+            ['lesson' => $lesson],
+        ), array_values(array_unique($unknown)));
     }
 }

@@ -6,107 +6,132 @@ namespace App\Assessment;
 
 use App\Policy\Policy;
 use App\Support\Given;
+use MillStep\Core\Assessment\Loss;
+use MillStep\Core\Assessment\Measuring\Found;
+use MillStep\Core\Assessment\Measuring\Wanted;
+use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
 use MillStep\Core\Assessment\Score;
 use MillStep\Core\Assessment\ScoreAssessment;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
-use MillStep\Core\Measure\JudgeMeasurement;
-use MillStep\Core\Measure\TruePosition;
 use MillStep\Core\Policy\ShopPolicy;
 
-/** Lays a sheet and its marks before the core. */
+/**
+ * Lays a sheet and its marks before the core.
+ *
+ * @phpstan-import-type SheetCriterion from Sheet
+ */
 final class Scoring
 {
     private ?ShopPolicy $policy = null;
 
     /** @throws \MillStep\Core\Border\CoreException when a sheet is not readable */
-    public function score(SheetAttempt $attempt): Score
+    public function score(SheetAttempt $attempt, Seat $seat = Seat::Assessor): Score
+    {
+        return $this->scored($attempt, $seat)->compute();
+    }
+
+    /**
+     * What the score is not, criterion by criterion.
+     *
+     * @return list<Loss>
+     *
+     * @throws \MillStep\Core\Border\CoreException when a sheet is not readable
+     */
+    public function losses(SheetAttempt $attempt): array
+    {
+        return $this->scored($attempt, Seat::Assessor)->losses();
+    }
+
+    private function scored(SheetAttempt $attempt, Seat $seat): ScoreAssessment
     {
         return ScoreAssessment::fromFields(Fields::of([
-            'criteria' => array_map(fn (array $criterion): array => $this->forCore($attempt, $criterion), $attempt->sheet->criteria),
+            'criteria' => array_map(
+                fn (array $criterion): array => $this->forCore($attempt, $criterion, $seat),
+                $attempt->sheet->criteria,
+            ),
             'pass_mark_percent' => $attempt->sheet->pass_mark_percent,
             'prompted_credit' => $this->policy()->promptedCredit,
-        ]))->compute();
+        ]));
     }
 
     /**
-     * What a measured criterion came to, once it is filled in.
+     * What a measured criterion's readings came to, once there are any.
      *
-     * @param  array<string, mixed>  $criterion
-     * @return array{verdict: string, value_mm: float, deviation_mm: float}|null
-     */
-    public function judged(SheetAttempt $attempt, array $criterion): ?array
-    {
-        $fields = $this->forCore($attempt, $criterion);
-        if (! isset($fields['value_mm'])) {
-            return null;
-        }
-        $judgement = JudgeMeasurement::fromFields(Fields::of($fields))->compute();
-
-        return [
-            'verdict' => $judgement->verdict->value,
-            'value_mm' => Given::number($fields['value_mm']),
-            'deviation_mm' => $judgement->deviation->inMm(),
-        ];
-    }
-
-    /**
-     * The limits that the drawing sets for a measured criterion. A position counts from 0 to its tolerance.
+     * @param  SheetCriterion  $criterion
      *
-     * @param  array<string, mixed>  $criterion
-     * @return array{lower_mm: float, upper_mm: float}
+     * @throws \MillStep\Core\Border\CoreException when a sheet is not readable
      */
-    public function limits(SheetAttempt $attempt, array $criterion): array
+    public function found(SheetAttempt $attempt, array $criterion, Seat $seat = Seat::Assessor): ?Found
     {
-        $hole = $attempt->sheet->part->hole(Given::text($criterion['hole']));
+        $readings = $attempt->marks()->readings($criterion['id'], $seat);
 
-        return $criterion['measure'] === 'position'
-            ? ['lower_mm' => 0.0, 'upper_mm' => $hole['position_tolerance_mm']]
-            : ['lower_mm' => $hole['lower_mm'], 'upper_mm' => $hole['upper_mm']];
+        return $readings === [] ? null : $this->wanted($attempt, $criterion)->found(
+            array_map(static fn (Mark $reading): Fields => $reading->figures(), $readings),
+            $this->uncertainty($readings),
+        );
     }
 
     /**
-     * @param  array<string, mixed>  $criterion
+     * What the drawing wants there, with the hole's own figures and the learner's own dimensions.
+     *
+     * @param  SheetCriterion  $criterion
+     *
+     * @throws \MillStep\Core\Border\CoreException when a sheet is not readable
+     */
+    public function wanted(SheetAttempt $attempt, array $criterion): Wanted
+    {
+        $hole = isset($criterion['hole']) ? $attempt->sheet->part->hole($criterion['hole']) : [];
+
+        return WaysOfMeasuring::of(Fields::of([...$hole, ...$criterion]), $attempt->personal());
+    }
+
+    /**
+     * The poorest gauge that was used; the shop's caliper where none was named.
+     *
+     * @param  non-empty-list<Mark>  $readings
+     */
+    private function uncertainty(array $readings): Length
+    {
+        $shop = $this->policy()->caliperUncertainty->inMm();
+
+        return Length::mm(max(array_map(static fn (Mark $reading): float => $reading->gauge->uncertainty_mm ?? $shop, $readings)));
+    }
+
+    /**
+     * @param  SheetCriterion  $criterion
      * @return array<string, mixed>
      */
-    private function forCore(SheetAttempt $attempt, array $criterion): array
+    private function forCore(SheetAttempt $attempt, array $criterion, Seat $seat): array
     {
-        $mark = $attempt->marks[Given::text($criterion['id'])] ?? [];
-        if ($criterion['kind'] !== 'measured') {
-            return [...$criterion, ...array_intersect_key($mark, ['result' => true])];
-        }
-        $limits = $this->limits($attempt, $criterion);
-        if ($criterion['measure'] === 'position') {
-            if (! isset($mark['dx_mm'], $mark['dy_mm'])) {
-                return [...$criterion, ...$limits];
-            }
-            $position = (new TruePosition(Length::mm($mark['dx_mm']), Length::mm($mark['dy_mm']), Length::mm($limits['upper_mm'])))
-                ->compute()->position
-                ->inMm();
+        if ($criterion['kind'] === 'measured') {
+            $found = $this->found($attempt, $criterion, $seat);
 
-            // A position has no lower limit to be doubtful about.
             return [
-                ...$criterion,
-                ...$limits,
-                'lower_mm' => -$limits['upper_mm'],
-                'value_mm' => $position,
-                'uncertainty_mm' => $this->policy()->caliperUncertainty->inMm(),
+                ...array_intersect_key($criterion, ['id' => 0, 'kind' => 0, 'weight' => 0, 'critical' => 0]),
+                ...($found === null ? [] : ['verdict' => $found->verdict->value]),
             ];
         }
+        $result = $attempt->marks()->verdict($criterion['id'], $seat)?->value['result'] ?? null;
 
-        return isset($mark['value_mm'])
-            ? [
-                ...$criterion,
-                ...$limits,
-                'value_mm' => $mark['value_mm'],
-                'uncertainty_mm' => $this->policy()->caliperUncertainty->inMm(),
-            ]
-            : [...$criterion, ...$limits];
+        return $result === null || ($result === 'not_seen' && $criterion['kind'] === 'judged')
+            ? $criterion : [...$criterion, 'result' => $result];
     }
 
     /** Read once for a sheet, not for each of its criteria. */
     private function policy(): ShopPolicy
     {
         return $this->policy ??= Policy::inForce();
+    }
+
+    /** @return 'length'|'place'|'plug'|'thread' what is typed for one reading of a criterion */
+    public static function asks(mixed $way): string
+    {
+        return match (Given::text($way)) {
+            'position' => 'place',
+            'plug' => 'plug',
+            'thread' => 'thread',
+            default => 'length',
+        };
     }
 }

@@ -7,14 +7,19 @@ namespace App\Assessment;
 use App\Language\SpeaksLanguages;
 use App\Workshop\Machine;
 use App\Workshop\Part;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use MillStep\Core\Assessment\Personal;
+use MillStep\Core\Border\Fields;
 
 /**
  * One version of a practical sheet.
  *
  * @phpstan-type SheetCriterion array{id: string, text: string, kind: 'observed'|'measured'|'judged', weight: float, critical: bool,
- *     critical_prompt_stops: bool, group: string, scale_max?: int, measure?: 'diameter'|'position', hole?: string}
+ *     critical_prompt_stops: bool, group: string, scale_max?: int, measure?: string, hole?: string, feature?: string,
+ *     dimension?: string, lesson?: string, x_mm?: float, y_mm?: float, levels?: array<string, string>}
+ * @phpstan-type SheetTask array{id: string, text: string, criterion?: string}
  *
  * @property int $id
  * @property string $code
@@ -23,6 +28,12 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int|null $part_id
  * @property int $pass_mark_percent
  * @property list<SheetCriterion> $criteria
+ * @property list<array{id: string, name: string}> $dimensions  everybody has their own of
+ * @property list<SheetTask> $tasks  what the learner works out from them
+ * @property bool $own  written in this shop
+ * @property int|null $published_by
+ * @property string|null $change_note
+ * @property CarbonImmutable|null $created_at
  * @property Part $part
  * @property string|null $machine_kind
  * @property Machine|null $boundMachine
@@ -36,14 +47,16 @@ final class Sheet extends Model
 
     protected $guarded = [];
 
+    protected $attributes = ['dimensions' => '[]', 'tasks' => '[]', 'own' => false, 'published_by' => null, 'change_note' => null];
+
     public static function spoken(): array
     {
-        return ['title', 'criteria'];
+        return ['title', 'criteria', 'dimensions', 'tasks'];
     }
 
     protected function casts(): array
     {
-        return ['criteria' => 'array'];
+        return ['criteria' => 'array', 'dimensions' => 'array', 'tasks' => 'array', 'own' => 'boolean'];
     }
 
     /** @return BelongsTo<Part, $this> */
@@ -79,5 +92,11 @@ final class Sheet extends Model
         }
 
         return null;
+    }
+
+    /** @throws \MillStep\Core\Border\InvalidInput when they make no sense */
+    public function ranges(): Personal
+    {
+        return Personal::of(array_map(Fields::of(...), $this->dimensions));
     }
 }

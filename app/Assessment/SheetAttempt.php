@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace App\Assessment;
 
+use App\Assessment\Photos\Photo;
 use App\People\User;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use MillStep\Core\Border\Length;
 
 /**
  * One learner before one sheet. Open until it is concluded or cancelled; every mark is kept as it is made.
  *
- * @phpstan-type Mark array{result?: string|int, value_mm?: float, dx_mm?: float, dy_mm?: float, typed?: string, typed_dx?: string,
- *     typed_dy?: string, units?: 'mm'|'in'}
- *
  * @property string $id
  * @property int $learner_id
  * @property int $assessor_id
- * @property array<string, Mark> $marks by criterion
  * @property string|null $outcome
  * @property string|null $score_percent
  * @property CarbonImmutable $started_at
@@ -29,6 +29,18 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property CarbonImmutable|null $cancelled_at
  * @property string|null $cancelled_because
  * @property int|null $cancelled_by
+ * @property int $seed  of the learner's own dimensions
+ * @property CarbonImmutable|null $stopped_at
+ * @property string|null $stopped_by  the criterion
+ * @property int|null $second_id  an instructor who watches beside the assessor
+ * @property CarbonImmutable|null $second_done_at
+ * @property bool|null $second_agrees
+ * @property string|null $second_says
+ * @property string|null $part_code  of the part's own card
+ * @property array<string, string> $answers  to the sheet's tasks, as typed
+ * @property Collection<int, Mark> $lines
+ * @property Collection<int, Photo> $photos
+ * @property User|null $second
  * @property Sheet $sheet
  * @property User $learner
  * @property User $assessor
@@ -38,21 +50,32 @@ final class SheetAttempt extends Model
     use HasUuids;
 
     /** What it takes to score and show one. */
-    public const SHOWN = ['sheet.part', 'sheet.boundMachine', 'learner', 'assessor'];
+    public const SHOWN = [
+        'sheet.part', 'sheet.boundMachine', 'learner', 'assessor', 'second', 'lines.by', 'lines.gauge', 'photos.by',
+    ];
 
     protected $table = 'assessment_attempts';
 
     protected $guarded = [];
 
-    protected $attributes = ['marks' => '{}', 'outcome' => null, 'score_percent' => null, 'concluded_at' => null, 'cancelled_at' => null];
+    protected $attributes = [
+        'outcome' => null, 'score_percent' => null, 'concluded_at' => null, 'cancelled_at' => null, 'cancelled_because' => null,
+        'cancelled_by' => null, 'stopped_at' => null, 'stopped_by' => null, 'second_id' => null, 'second_done_at' => null,
+        'second_agrees' => null, 'second_says' => null, 'part_code' => null, 'answers' => '{}', 'seed' => 1,
+    ];
+
+    private ?Marks $marks = null;
 
     protected function casts(): array
     {
         return [
-            'marks' => 'array',
             'started_at' => 'immutable_datetime',
             'concluded_at' => 'immutable_datetime',
             'cancelled_at' => 'immutable_datetime',
+            'stopped_at' => 'immutable_datetime',
+            'second_done_at' => 'immutable_datetime',
+            'second_agrees' => 'boolean',
+            'answers' => 'array',
         ];
     }
 
@@ -77,6 +100,59 @@ final class SheetAttempt extends Model
     public function mustBeOpen(): void
     {
         $this->isOpen() || throw Refusal::because($this->concluded_at === null ? 'cancelled' : 'concluded');
+    }
+
+    /** What its lines come to; read once, and again after `forgetMarks`. */
+    public function marks(): Marks
+    {
+        return $this->marks ??= new Marks($this->lines);
+    }
+
+    public function forgetMarks(): void
+    {
+        $this->unsetRelation('lines')->load(['lines.by', 'lines.gauge']);
+        $this->marks = null;
+    }
+
+    /**
+     * The learner's own dimensions.
+     *
+     * @return array<string, Length> by name
+     *
+     * @throws \MillStep\Core\Border\InvalidInput when the sheet's ranges make no sense
+     */
+    public function personal(): array
+    {
+        return $this->sheet->ranges()->draw($this->seed);
+    }
+
+    public function isSecond(User $user): bool
+    {
+        return $this->second_id === $user->id;
+    }
+
+    /** @return HasMany<Mark, $this> in the order in which they were recorded */
+    public function lines(): HasMany
+    {
+        $lines = $this->hasMany(Mark::class, 'attempt_id');
+        $lines->orderBy('seq');
+
+        return $lines;
+    }
+
+    /** @return HasMany<Photo, $this> */
+    public function photos(): HasMany
+    {
+        $photos = $this->hasMany(Photo::class, 'attempt_id');
+        $photos->orderBy('made_at');
+
+        return $photos;
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function second(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'second_id');
     }
 
     /** @return BelongsTo<Sheet, $this> */

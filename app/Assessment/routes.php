@@ -2,13 +2,29 @@
 
 declare(strict_types=1);
 
+use App\Assessment\Http\MarkController;
+use App\Assessment\Http\MeasuredController;
+use App\Assessment\Http\PartController;
+use App\Assessment\Http\PhotoController;
+use App\Assessment\Http\SecondController;
 use App\Assessment\Http\SheetController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
+    Route::get('attempts', [SheetController::class, 'mine'])->can('teach');
     Route::post('attempts', [SheetController::class, 'open'])->can('teach');
     Route::get('attempts/{attempt}', [SheetController::class, 'show']);
-    Route::put('attempts/{attempt}/marks/{criterion}', [SheetController::class, 'mark'])->can('teach');
+    Route::put('attempts/{attempt}/tasks/{task}', [SheetController::class, 'task']);
+    Route::post('attempts/{attempt}/marks', [MarkController::class, 'store']);
+    Route::post('attempts/{attempt}/marks/{mark}/undo', [MarkController::class, 'undo']);
+    Route::post('attempts/{attempt}/notes', [MarkController::class, 'note'])->can('teach');
+    Route::post('attempts/{attempt}/photos', [PhotoController::class, 'store'])->can('teach');
+    Route::get('parts/{code}', [PartController::class, 'show']);
+    Route::get('learners/{learner}/measuring', [MeasuredController::class, 'learner'])->can('view-record', 'learner');
+    Route::get('gauges/{gauge}/repeatability', [MeasuredController::class, 'gauge'])->can('teach');
+    Route::get('photos/{photo}', [PhotoController::class, 'show']);
+    Route::put('attempts/{attempt}/second', [SecondController::class, 'take'])->can('teach');
+    Route::post('attempts/{attempt}/second', [SecondController::class, 'say'])->can('teach');
     Route::post('attempts/{attempt}/conclusion', [SheetController::class, 'conclude'])->can('teach');
     Route::post('attempts/{attempt}/cancellation', [SheetController::class, 'cancel'])->can('teach');
 });

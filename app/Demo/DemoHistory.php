@@ -4,11 +4,6 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
-use App\Assessment\ConcludeAssessment;
-use App\Assessment\MarkCriterion;
-use App\Assessment\OpenSheet;
-use App\Assessment\Sheet;
-use App\Assessment\SheetAttempt;
 use App\Competency\AcknowledgeStatement;
 use App\Competency\Permit;
 use App\Competency\PlaceHold;
@@ -42,8 +37,6 @@ use MillStep\Core\Measure\Limits;
  * What the demo's people did up to today, done by the very actions that the application uses, each at its
  * own time, all in the order in which they happened.
  *
- * @phpstan-import-type SheetCriterion from Sheet
- *
  * @phpstan-type Story array{name: string, email?: string, lessons: 'all'|list<string>, check?: string, half_way?: bool,
  *     practice?: list<int>, waiting?: list<array{exercise: string, minutes: int}>, assessment?: string, acknowledged?: bool,
  *     signed_days_ago?: int, last_run_days_ago?: int, scope?: array<string, mixed>,
@@ -71,9 +64,7 @@ final class DemoHistory
         private readonly HandInCheck $handInCheck,
         private readonly LogPractice $logPractice,
         private readonly DecideOnPractice $decide,
-        private readonly OpenSheet $openSheet,
-        private readonly MarkCriterion $mark,
-        private readonly ConcludeAssessment $conclude,
+        private readonly DemoAssessments $assessments,
         private readonly AcknowledgeStatement $acknowledge,
         private readonly SignOffPermit $signOff,
         private readonly PlaceHold $hold,
@@ -312,31 +303,6 @@ final class DemoHistory
 
     private function assess(User $learner, string $outcome, User $assessor, string $sheet = 'PS-through-holes'): void
     {
-        $attempt = ($this->openSheet)(Sheet::current($sheet), $learner, $assessor, (string) Str::uuid7());
-        foreach ($attempt->sheet->criteria as $criterion) {
-            ($this->mark)($attempt, $criterion['id'], $this->found($attempt, $criterion, $outcome), 'mm');
-        }
-        ($this->conclude)($attempt, $assessor);
-    }
-
-    /**
-     * @param  SheetCriterion  $criterion
-     * @return array{result?: string, value?: string, dx?: string, dy?: string}
-     */
-    private function found(SheetAttempt $attempt, array $criterion, string $outcome): array
-    {
-        if ($criterion['kind'] === 'observed') {
-            return ['result' => match (true) {
-                $outcome === 'stopped' && $criterion['id'] === 'key' => 'not_met',
-                $outcome === 'not_yet' && $criterion['group'] === 'work' => 'prompted',
-                $criterion['id'] === 'eased' => 'prompted',
-                default => 'met',
-            }];
-        }
-        $middle = $attempt->sheet->part->hole($criterion['hole'] ?? '')['lower_mm'] + ($outcome === 'not_yet' ? 0.48 : 0.14);
-
-        return ($criterion['measure'] ?? '') === 'position'
-            ? ['dx' => '0.12', 'dy' => '-0.08']
-            : ['value' => number_format($middle, 2, '.', '')];
+        $this->assessments->conduct($learner, $outcome, $assessor, $sheet);
     }
 }

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Records\Http\AssessingController;
 use App\Records\Http\LearnerController;
 use App\Records\Http\RecordsController;
 use App\Records\Http\TodayController;
@@ -10,6 +11,8 @@ use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
     Route::get('today', TodayController::class)->can('teach');
+    Route::get('ready', [AssessingController::class, 'ready'])->can('teach');
+    Route::get('assessors', [AssessingController::class, 'assessors'])->can('teach');
     Route::get('waiting', WaitingController::class)->can('teach');
     Route::get('learners/{learner}', LearnerController::class)->can('view-record', 'learner');
 });

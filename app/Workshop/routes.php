@@ -6,6 +6,7 @@ use App\Workshop\Http\BarController;
 use App\Workshop\Http\CheckController;
 use App\Workshop\Http\CribController;
 use App\Workshop\Http\FileController;
+use App\Workshop\Http\GaugeController;
 use App\Workshop\Http\MachineController;
 use App\Workshop\Http\MaterialController;
 use App\Workshop\Http\PolicyController;
@@ -19,6 +20,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('cribs', [CribController::class, 'index']);
     Route::post('checks/{kind}', [CheckController::class, 'compute']);
     Route::get('policy', [PolicyController::class, 'show']);
+    Route::get('gauges', [GaugeController::class, 'index']);
 
     Route::middleware('can:teach')->group(function (): void {
         Route::post('machines/{machine}/service', [MachineController::class, 'service']);
@@ -31,6 +33,9 @@ Route::middleware('auth')->group(function (): void {
         Route::patch('tools/{tool}', [CribController::class, 'changeTool']);
         Route::delete('tools/{tool}', [CribController::class, 'removeTool']);
         Route::post('tools/{tool}/restore', [CribController::class, 'restoreTool'])->withTrashed();
+        Route::post('gauges', [GaugeController::class, 'store']);
+        Route::put('gauges/{gauge}', [GaugeController::class, 'update']);
+        Route::post('gauges/{gauge}/checks', [GaugeController::class, 'check']);
         Route::get('bars', [BarController::class, 'index']);
         Route::post('bars', [BarController::class, 'store']);
         Route::delete('bars/{bar}', [BarController::class, 'destroy']);

@@ -2,7 +2,7 @@
 # Each step leaves a stamp, so that a second run does nothing and needs no network.
 
 APT_PACKAGES="git curl unzip ca-certificates procps util-linux runit gnupg postgresql postgresql-client nginx-light libnginx-mod-nchan composer php-league-config
-  php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-intl php8.2-xml php8.2-curl php8.2-zip php8.2-bcmath php8.2-apcu nodejs npm"
+  php8.2-cli php8.2-fpm php8.2-pgsql php8.2-mbstring php8.2-intl php8.2-xml php8.2-curl php8.2-zip php8.2-bcmath php8.2-apcu php8.2-gd nodejs npm"
 
 stamp_of() { cat "$@" | sha256sum | cut -d' ' -f1; }
 fresh() { [ "$(cat "$STAMPS/$1" 2>/dev/null)" = "$2" ]; }

@@ -120,7 +120,7 @@ catch_workers_output = yes
 decorate_workers_output = no
 php_admin_value[memory_limit] = 256M
 php_admin_value[upload_max_filesize] = 8M
-php_admin_value[post_max_size] = 8M
+php_admin_value[post_max_size] = 20M
 $(sed -E 's/^([A-Z_]+)="?([^"]*)"?$/env[\1] = "\2"/' "$RUN/env")
 CONF
   # Only at start can these be set; the exceptions that are written down quote no arguments.
@@ -144,7 +144,7 @@ CONF
 # The machine that does TLS is told to be asked by TLS only.
 headers() {
   cat <<CONF
-add_header Content-Security-Policy "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self'; manifest-src 'self'; worker-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'" always;
+add_header Content-Security-Policy "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data: blob:; font-src 'self'; connect-src 'self' ws://127.0.0.1:* ws://localhost:*; manifest-src 'self'; worker-src 'self'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'" always;
 add_header X-Content-Type-Options nosniff always;
 add_header X-Frame-Options DENY always;
 add_header Referrer-Policy same-origin always;
@@ -208,7 +208,10 @@ $(problem 502 away 'Mill Step is starting again and is back in a moment. No mach
 $(problem 504 away 'Mill Step did not answer in time. Nothing is switched on without an answer; try again.')
     location /build/ { expires 1y; include $RUN/headers.conf; add_header Cache-Control "public, immutable"; try_files \$uri =404; }
     location / { try_files \$uri /index.php?\$query_string; }
+    # A photograph that no tablet made small.
+    location ~ ^/api/assessment/attempts/[0-9a-f-]+/photos\$ { client_max_body_size 20m; try_files \$uri /index.php?\$query_string; }
     location = /index.php {
+      client_max_body_size 20m;
       fastcgi_pass unix:$RUN/tmp/php-fpm.sock;
       include /etc/nginx/fastcgi_params;
       fastcgi_param HTTP_HOST \$host:\$server_port;
@@ -249,7 +252,7 @@ CONF
 # Folders that the application writes to, and nobody else reads.
 make_folders() {
   local folder
-  mkdir -p "$RUN/tmp" "$RUN/cache" "$RUN/app"/framework/{cache/data,sessions,views} "$RUN/app/logs" "$RUN/anchors"
+  mkdir -p "$RUN/tmp" "$RUN/cache" "$RUN/app"/framework/{cache/data,sessions,views} "$RUN/app/logs" "$RUN/app/media" "$RUN/anchors"
   for folder in tmp cache app anchors; do
     [ -n "$USER_OF_WEB" ] && chown -R "$USER_OF_WEB" "$RUN/$folder"
     chmod 700 "$RUN/$folder"

@@ -130,6 +130,26 @@ export const router = createRouter({
       component: () => import('./practice/LogbookPage.vue'),
       meta: { roles: LEARN },
     },
+    {
+      path: '/today/assess',
+      name: 'ready',
+      component: () => import('./records/ReadyPage.vue'),
+      meta: { roles: TEACH },
+    },
+    { path: '/parts/:code', name: 'part', component: () => import('./assessment/PartPage.vue'), props: true },
+    {
+      path: '/learners/:id(\\d+)/measuring',
+      name: 'measuring',
+      component: () => import('./assessment/MeasuringPage.vue'),
+      props: true,
+    },
+    {
+      path: '/teaching/assessors',
+      name: 'assessors',
+      component: () => import('./records/AssessorsPage.vue'),
+      meta: { roles: TEACH },
+    },
+    { path: '/workshop/gauges', name: 'gauges', component: () => import('./workshop/GaugesPage.vue') },
     { path: '/sheets/:id', name: 'sheet', component: () => import('./assessment/SheetPage.vue'), props: true },
     { path: '/planner', name: 'planner', component: () => import('./planning/saved/PlansPage.vue') },
     {

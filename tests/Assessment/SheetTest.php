@@ -2,24 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Assessment\Mark;
 use App\Assessment\SheetAttempt;
 use App\Competency\LedgerEntry;
+use Illuminate\Support\Facades\DB;
 
-function put($test, string $criterion, array $mark): Illuminate\Testing\TestResponse
-{
-    return $test->putJson("/api/assessment/attempts/{$test->attempt}/marks/$criterion", $mark);
-}
-
-function fillSheet($test): void
-{
-    foreach (SheetAttempt::query()->with('sheet.part')->findOrFail($test->attempt)->sheet->criteria as $criterion) {
-        put($test, $criterion['id'], match (true) {
-            $criterion['kind'] === 'observed' => ['result' => 'met'],
-            $criterion['measure'] === 'position' => ['dx' => '0.1', 'dy' => '-0.1'],
-            default => ['value' => $criterion['hole'] === 'M' ? '10.1' : '9.1'],
-        })->assertOk();
-    }
-}
+require_once __DIR__.'/marks.php';
 
 beforeEach(function (): void {
     $this->by = $this->instructor();
@@ -32,16 +20,12 @@ beforeEach(function (): void {
 
 it('is kept half filled, and opened again where it was left', function (): void {
     put($this, 'eyes', ['result' => 'met'])->assertOk()->assertJsonPath('score.outcome', 'incomplete');
-    put($this, 'pos-A', ['dx' => '0.1'])->assertOk();
     $again = $this->postJson(
         '/api/assessment/attempts',
         ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id],
     )
         ->assertCreated();
-    expect($again->json('id'))->toBe($this->attempt)->and($again->json('criteria.0.mark'))->toBe(['result' => 'met'])
-        ->and(collect($again->json('criteria'))->firstWhere('id', 'pos-A'))->mark
-        ->toEqual(['dx_mm' => 0.1, 'typed_dx' => '0.1', 'units' => 'mm'])->judged
-        ->toBeNull();
+    expect($again->json('id'))->toBe($this->attempt)->and($again->json('criteria.0.mark.result'))->toBe('met');
 });
 
 it('is scored by the core and concluded once', function (): void {
@@ -49,7 +33,7 @@ it('is scored by the core and concluded once', function (): void {
     fillSheet($this);
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")
         ->assertOk()
-        ->assertJson(['outcome' => 'passed', 'score' => ['score_percent' => 100]]);
+        ->assertJson(['outcome' => 'passed', 'score' => ['score_percent' => 100], 'losses' => []]);
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk();
     put($this, 'eyes', ['result' => 'not_met'])->assertConflict()->assertJsonPath('code', 'concluded');
     expect(LedgerEntry::query()->where('type', 'assessment_concluded')->get())
@@ -74,28 +58,29 @@ it('comes to what its marks come to', function (array $marks, string $outcome): 
     'a prompt that does not' => [['clothing' => ['result' => 'prompted']], 'passed'],
     'a wrong speed chosen' => [['speed' => ['result' => 'not_met']], 'passed'],
     'a speed set in the wrong state' => [['speed-state' => ['result' => 'not_met']], 'stopped'],
-    'one hole out' => [['dia-M' => ['value' => '10.6']], 'not_yet'],
-    'one hole out of place' => [['pos-B' => ['dx' => '0.5', 'dy' => '0']], 'not_yet'],
-    'a reading at the limit' => [['dia-A' => ['value' => '9.3']], 'incomplete'],
+    'one hole out' => [['dia-M' => ['reading' => ['value' => '10.6']]], 'not_yet'],
+    'one hole out of place' => [['pos-B' => ['reading' => ['dx' => '0.5', 'dy' => '0']]], 'not_yet'],
+    'a reading at the limit' => [['dia-A' => ['reading' => ['value' => '9.3']]], 'incomplete'],
     'too much missing' => [
         [
-            'eased' => ['result' => 'not_met'], 'pilot' => ['result' => 'not_met'], 'tried' => ['result' => 'not_met'],
-            'machine' => ['result' => 'not_met'], 'drill' => ['result' => 'not_met'],
-            'lubricant' => ['result' => 'not_met'], 'speed' => ['result' => 'not_met'],
-            'why-1' => ['result' => 'not_met'], 'why-2' => ['result' => 'not_met'], 'why-3' => ['result' => 'not_met'],
-            'deburred' => ['result' => 'not_met'], 'clean' => ['result' => 'not_met'],
-            'clothing' => ['result' => 'prompted'], 'path' => ['result' => 'prompted'], 'chips' => ['result' => 'met'],
-            'speed-state' => ['result' => 'prompted'],
+            ...array_fill_keys(
+                ['eased', 'pilot', 'tried', 'machine', 'drill', 'lubricant', 'speed', 'why-1', 'why-2', 'why-3', 'deburred', 'clean'],
+                ['result' => 'not_met'],
+            ),
+            ...array_fill_keys(['clothing', 'path', 'speed-state'], ['result' => 'prompted']),
         ],
         'not_yet',
     ],
-    'a mark taken back' => [['eyes' => ['result' => null]], 'incomplete'],
 ]);
 
-it('takes readings in any unit and refuses what is none', function (): void {
-    expect(collect(put($this, 'dia-A', ['value' => '.359 in'])->json('criteria'))->firstWhere('id', 'dia-A'))->judged->verdict->toBe('in')
-        ->mark->typed->toBe('.359 in');
-    put($this, 'dia-A', ['value' => 'nine'])->assertUnprocessable()->assertJsonPath('code', 'invalid_input');
+it('takes readings in any unit and refuses what is none, naming the field', function (): void {
+    $found = measure($this, 'dia-A', ['value' => '.359 in'])->assertOk();
+    expect(criterion($found, 'dia-A'))->found->verdict->toBe('in')->readings->{0}->typed->value->toBe('.359 in');
+    put($this, 'dia-B', ['reading' => ['value' => 'nine']], 'learner')->assertUnprocessable()->assertJsonPath('code', 'invalid_input')
+        ->assertJsonStructure(['errors' => ['value']]);
+    put($this, 'pos-B', ['reading' => ['dx' => '0.1']], 'learner')->assertUnprocessable()->assertJsonStructure(['errors' => ['dy']]);
+    put($this, 'eyes', ['result' => 'splendid'])->assertUnprocessable();
+    put($this, 'no-such', ['result' => 'met'])->assertConflict()->assertJsonPath('code', 'no_criterion');
 });
 
 it('is read by its learner and nobody else\'s', function (): void {
@@ -106,11 +91,13 @@ it('is read by its learner and nobody else\'s', function (): void {
 
 it('cannot be passed with a part that is out, however well it was made', function (): void {
     fillSheet($this);
+    $this->travel(20)->seconds();
     foreach (['A', 'B', 'C', 'D', 'M'] as $hole) {
-        put($this, "dia-$hole", ['value' => '11'])->assertOk();
-        $last = put($this, "pos-$hole", ['dx' => '2', 'dy' => '2'])->assertOk();
+        put($this, "dia-$hole", ['reading' => ['value' => '11'], 'why' => 'Read anew'])->assertOk();
+        $last = put($this, "pos-$hole", ['reading' => ['dx' => '2', 'dy' => '2'], 'why' => 'Read anew'])->assertOk();
     }
-    expect($last->json('score'))->outcome->toBe('not_yet')->score_percent->toEqual(50);
+    expect($last->json('score'))->outcome->toBe('not_yet')->score_percent->toEqual(50)
+        ->and(criterion($last, 'dia-A')['found'])->savable->toBeFalse()->then->code->toBe('assessment.save.bore_over');
 });
 
 it('says of every observed point what met, prompted and not met look like, and weighs the part as much as the work', function (): void {
@@ -124,11 +111,11 @@ it('says of every observed point what met, prompted and not met look like, and w
 
 it('keeps a reading with the unit in which it was typed', function (): void {
     $this->by->update(['units' => 'in']);
-    put($this, 'pos-A', ['dx' => '0.2', 'dy' => '0.1', 'units' => 'mm'])->assertOk();
-    $mark = SheetAttempt::query()->findOrFail($this->attempt)->marks['pos-A'];
-    expect($mark)->toMatchArray(['dx_mm' => 0.2, 'dy_mm' => 0.1, 'units' => 'mm']);
-    put($this, 'dia-A', ['value' => '.359'])->assertOk();
-    expect(SheetAttempt::query()->findOrFail($this->attempt)->marks['dia-A'])->toMatchArray(['units' => 'in', 'typed' => '.359']);
+    measure($this, 'pos-A', ['dx' => '0.2 mm', 'dy' => '0.1 mm'])->assertOk();
+    measure($this, 'dia-A', ['value' => '.359'])->assertOk();
+    $kept = SheetAttempt::withSheet()->findOrFail($this->attempt)->marks();
+    expect($kept->readings('pos-A')[0]->value['figures'])->toEqual(['dx_mm' => 0.2, 'dy_mm' => 0.1])
+        ->and($kept->readings('dia-A')[0]->value)->toMatchArray(['units' => 'in', 'typed' => ['value' => '.359']]);
 });
 
 it('refuses an id that is another learner\'s sheet', function (): void {
@@ -138,6 +125,106 @@ it('refuses an id that is another learner\'s sheet', function (): void {
     )
         ->assertConflict()
         ->assertJsonPath('code', 'id_used');
+});
+
+it('enters nothing twice: the same mark sent again, in whatever order', function (): void {
+    $marks = [];
+    foreach (['eyes', 'clothing', 'key', 'held', 'drill'] as $criterion) {
+        $marks[] = ['id' => fake_uuid(), 'criterion' => $criterion, 'seat' => 'assessor', 'result' => 'met',
+            'made_at' => now()->toIso8601ZuluString('millisecond')];
+    }
+    foreach ([...$marks, ...array_reverse($marks), $marks[2], $marks[2]] as $mark) {
+        $this->postJson("/api/assessment/attempts/{$this->attempt}/marks", $mark)->assertOk();
+    }
+    expect(Mark::query()->where('attempt_id', $this->attempt)->count())->toBe(5);
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/marks", [...$marks[0], 'criterion' => 'tried'])
+        ->assertConflict()->assertJsonPath('code', 'id_used');
+});
+
+it('writes each mark once: the database refuses to change one', function (): void {
+    put($this, 'eyes', ['result' => 'met'])->assertOk();
+    foreach (["UPDATE assessment_marks SET criterion = 'x'", 'DELETE FROM assessment_marks'] as $change) {
+        expect(fn () => DB::transaction(fn () => DB::statement($change)))->toThrow(Illuminate\Database\QueryException::class);
+    }
+});
+
+it('lets a slip be taken back for ten seconds, and changed later only with a reason', function (): void {
+    $mark = put($this, 'clothing', ['result' => 'prompted'])->json('criteria.1.mark');
+    $undo = fn (array $mark) => $this->postJson("/api/assessment/attempts/{$this->attempt}/marks/{$mark['id']}/undo", [
+        'id' => fake_uuid(), 'made_at' => now()->toIso8601ZuluString('millisecond'),
+    ]);
+    $this->travel(9)->seconds();
+    $undo($mark)->assertOk()->assertJsonPath('criteria.1.mark', null);
+    // Twice is once.
+    $undo($mark)->assertOk()->assertJsonPath('criteria.1.mark', null);
+    $mark = put($this, 'clothing', ['result' => 'prompted'])->json('criteria.1.mark');
+    $this->travel(9)->seconds();
+    put($this, 'clothing', ['result' => 'met'])->assertOk()->assertJsonPath('criteria.1.mark.result', 'met');
+    $this->travel(11)->seconds();
+    $undo($mark)->assertConflict()->assertJsonPath('code', 'too_late');
+    put($this, 'clothing', ['result' => 'prompted'])->assertConflict()->assertJsonPath('code', 'marked_already');
+    put($this, 'clothing', ['result' => 'prompted', 'why' => 'I mixed the two of them up'])->assertOk()
+        ->assertJsonPath('criteria.1.mark.why', 'I mixed the two of them up')
+        ->assertJsonPath('criteria.1.before.0.result', 'prompted');
+});
+
+it('with a verdict taken back stands at the one before', function (): void {
+    put($this, 'clothing', ['result' => 'met'])->assertOk();
+    $this->travel(3)->seconds();
+    $second = put($this, 'clothing', ['result' => 'prompted'])->json('criteria.1.mark.id');
+    $this->postJson(
+        "/api/assessment/attempts/{$this->attempt}/marks/$second/undo",
+        ['id' => fake_uuid(), 'made_at' => now()->toIso8601ZuluString()],
+    )
+        ->assertOk()->assertJsonPath('criteria.1.mark.result', 'met');
+});
+
+it('merges two tablets where they say the same, and tells the later one where they do not', function (): void {
+    put($this, 'speed', ['result' => 'met'])->assertOk();
+    $other = $this->instructor();
+    $this->actingAs($other);
+    put($this, 'speed', ['result' => 'met'])->assertOk();
+    put($this, 'pilot', ['result' => 'met'])->assertOk();
+    put($this, 'speed', ['result' => 'prompted'])->assertConflict()->assertJsonPath('code', 'marked_already')
+        ->assertJsonPath('message', fn (string $says): bool => str_contains($says, $this->by->name));
+    expect(Mark::query()->where('attempt_id', $this->attempt)->count())->toBe(2);
+});
+
+it('is stopped by a slip whatever stood there, tells which and when, and takes no more', function (): void {
+    put($this, 'key', ['result' => 'met'])->assertOk();
+    $this->travel(60)->seconds();
+    $this->actingAs($this->instructor());
+    put($this, 'key', ['result' => 'not_met'])->assertOk()->assertJsonPath('stopped.criterion', 'key')
+        ->assertJsonPath('score.outcome', 'stopped');
+    $at = SheetAttempt::query()->findOrFail($this->attempt)->stopped_at;
+    $this->travel(30)->seconds();
+    put($this, 'held', ['result' => 'met'])->assertConflict()->assertJsonPath('code', 'stopped_already');
+    put($this, 'key', ['result' => 'met', 'why' => 'Not so bad'])->assertConflict()->assertJsonPath('code', 'stopped_already');
+    // What another tablet marked before the stop, without a network, still belongs to it.
+    put($this, 'held', ['result' => 'met', 'made_at' => $at->subSeconds(40)->toIso8601ZuluString('millisecond')])->assertOk();
+    expect($at)->not->toBeNull();
+});
+
+it('goes on where a stop was a slip of the finger', function (): void {
+    $mark = put($this, 'key', ['result' => 'not_met'])->json('criteria.7.mark.id');
+    $this->postJson(
+        "/api/assessment/attempts/{$this->attempt}/marks/$mark/undo",
+        ['id' => fake_uuid(), 'made_at' => now()->toIso8601ZuluString()],
+    )
+        ->assertOk()->assertJsonPath('stopped', null)->assertJsonPath('score.outcome', 'incomplete');
+    put($this, 'key', ['result' => 'not_met'])->assertOk();
+    put($this, 'key', ['result' => 'met'])->assertOk()->assertJsonPath('stopped', null);
+});
+
+it('is concluded by the shop where the tablet that stopped it went flat', function (): void {
+    put($this, 'key', ['result' => 'not_met'])->assertOk();
+    $this->artisan('assessment:conclude-stopped')->assertSuccessful();
+    expect(SheetAttempt::query()->findOrFail($this->attempt)->concluded_at)->toBeNull();
+    $this->travel(3)->minutes();
+    $this->artisan('assessment:conclude-stopped')->assertSuccessful();
+    $this->artisan('assessment:conclude-stopped')->assertSuccessful();
+    expect(SheetAttempt::query()->findOrFail($this->attempt)->outcome)->toBe('stopped')
+        ->and(LedgerEntry::query()->where('type', 'assessment_concluded')->count())->toBe(1);
 });
 
 it('is put away when it was opened by mistake, and kept', function (): void {
@@ -153,8 +240,8 @@ it('is put away when it was opened by mistake, and kept', function (): void {
     $cancel('Another reason')->assertOk()->assertJsonPath('cancelled_because', 'The wrong learner');
     put($this, 'eyes', ['result' => 'not_met'])->assertConflict()->assertJsonPath('code', 'cancelled');
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertConflict()->assertJsonPath('code', 'cancelled');
-    expect(SheetAttempt::query()->findOrFail($this->attempt))->marks->toBe(['eyes' => ['result' => 'met']])
-        ->cancelled_by->toBe($this->by->id)
+    expect(SheetAttempt::query()->findOrFail($this->attempt)->cancelled_by)->toBe($this->by->id)
+        ->and(Mark::query()->where('attempt_id', $this->attempt)->count())->toBe(1)
         ->and(LedgerEntry::query()->where('type', 'assessment_concluded')->count())->toBe(0)
         ->and($this->getJson('/api/records/today')->json('waiting'))->toBe([]);
     $this->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])
@@ -178,4 +265,29 @@ it('is put away by whoever may mark it, and nobody else', function (): void {
     $this->actingAs($this->learner)->postJson($path)->assertForbidden();
     $this->actingAs($this->person(App\People\Role::Auditor))->postJson($path)->assertForbidden();
     expect(SheetAttempt::query()->findOrFail($this->attempt)->cancelled_at)->toBeNull();
+});
+
+it('is tried again only after the wait and an exercise', function (): void {
+    put($this, 'key', ['result' => 'not_met'])->assertOk();
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk()->assertJsonPath('again.exercises', 1);
+    $again = fn () => $this->postJson('/api/assessment/attempts', [
+        'id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id,
+    ]);
+    $again()->assertConflict()->assertJsonPath('code', 'too_soon');
+    $this->travel(13)->hours();
+    $again()->assertConflict()->assertJsonPath('code', 'practise_first');
+    $permit = App\Competency\Permit::query()->where('code', 'drill-through-10')->sole();
+    app(App\Competency\RecordEntry::class)($this->learner, $permit, 'practice_confirmed', ['minutes' => 20], $this->by);
+    $again()->assertCreated();
+});
+
+it('keeps notes beside a criterion and the whole, once each', function (): void {
+    $note = ['id' => fake_uuid(), 'criterion' => 'speed', 'text' => 'Worked it out aloud', 'made_at' => now()->toIso8601ZuluString()];
+    $path = "/api/assessment/attempts/{$this->attempt}/notes";
+    $this->postJson($path, $note)->assertOk();
+    $last = $this->postJson($path, $note)->assertOk();
+    expect(criterion($last, 'speed')['notes'])->toHaveCount(1);
+    $this->postJson($path, [...$note, 'text' => 'Something else'])->assertConflict()->assertJsonPath('code', 'id_used');
+    $this->postJson($path, [...$note, 'id' => fake_uuid(), 'criterion' => 'sheet'])->assertOk()->assertJsonCount(1, 'notes');
+    $this->actingAs($this->learner)->postJson($path, [...$note, 'id' => fake_uuid()])->assertForbidden();
 });

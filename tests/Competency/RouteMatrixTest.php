@@ -13,7 +13,10 @@ use Illuminate\Support\Facades\Route;
 /** Who may call each route at all; what they may do with somebody else's things is tested where those things are. */
 const WHO = [
     'everybody' => [
-        'GET assessment/attempts/{attempt}', 'DELETE people/session', 'PATCH people/me', 'PUT people/me/password',
+        'GET assessment/attempts/{attempt}', 'GET assessment/photos/{photo}', 'GET workshop/gauges', 'GET assessment/parts/{code}',
+        // Their own readings and sums only.
+        'POST assessment/attempts/{attempt}/marks', 'POST assessment/attempts/{attempt}/marks/{mark}/undo',
+        'PUT assessment/attempts/{attempt}/tasks/{task}', 'DELETE people/session', 'PATCH people/me', 'PUT people/me/password',
         'GET people/me/sessions', 'DELETE people/me/sessions/{name}', 'POST people/me/second-factor', 'PUT people/me/second-factor',
         'DELETE people/me/second-factor', 'POST measure/sizes',
         'GET learning/lessons/{code}', 'PUT learning/progress/{progress}/steps/{step}',
@@ -36,7 +39,7 @@ const WHO = [
         'GET records/learners/{learner}',
         'GET competency/learners/{learner}/permits/{permit}/sign-off',
         'GET practice/learners/{learner}/entries',
-        'GET learning/learners/{learner}/memory',
+        'GET learning/learners/{learner}/memory', 'GET assessment/learners/{learner}/measuring',
     ],
     'learners' => [
         'POST learning/checks/{code}/attempts', 'POST learning/recalls',
@@ -45,7 +48,11 @@ const WHO = [
     ],
     'whoever teaches' => [
         'POST assessment/attempts', 'POST assessment/attempts/{attempt}/conclusion',
-        'POST assessment/attempts/{attempt}/cancellation', 'PUT assessment/attempts/{attempt}/marks/{criterion}',
+        'POST assessment/attempts/{attempt}/cancellation', 'GET assessment/attempts',
+        'POST assessment/attempts/{attempt}/notes', 'POST assessment/attempts/{attempt}/photos',
+        'PUT assessment/attempts/{attempt}/second', 'POST assessment/attempts/{attempt}/second',
+        'GET records/ready', 'GET records/assessors', 'GET assessment/gauges/{gauge}/repeatability',
+        'POST workshop/gauges', 'PUT workshop/gauges/{gauge}', 'POST workshop/gauges/{gauge}/checks',
         'POST competency/learners/{learner}/permits/{permit}/holds',
         'POST competency/learners/{learner}/ledger/{entry}/correction',
         'GET records/waiting', 'GET competency/permits', 'GET competency/permits-choices', 'GET competency/permits/{permit}',

@@ -4,14 +4,24 @@ declare(strict_types=1);
 
 namespace App\Assessment\Http;
 
+use App\Assessment\Again;
+use App\Assessment\Mark;
+use App\Assessment\NoteOnSheet;
+use App\Assessment\Photos\Photo;
 use App\Assessment\Scoring;
+use App\Assessment\Seat;
 use App\Assessment\SheetAttempt;
+use App\Assessment\Viewer;
+use App\People\User;
 use App\Planning\Attachment;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use MillStep\Core\Assessment\Loss;
+use MillStep\Core\Assessment\Slip;
+use MillStep\Core\Border\Length;
 
 /**
- * A sheet with its marks and what they come to so far.
+ * A sheet with its marks and what they come to so far, as far as whoever asks may see it.
  *
  * @mixin SheetAttempt
  *
@@ -25,9 +35,16 @@ final class SheetAttemptResource extends JsonResource
     public function toArray(Request $request): array
     {
         $scoring = app(Scoring::class);
+        $attempt = $this->resource;
+        $user = $request->user();
+        $viewer = $user instanceof User ? Viewer::of($user, $attempt) : Viewer::Reader;
+        $shown = new CriterionShown($scoring, $attempt, $viewer);
+        $verdicts = $viewer->seesVerdicts($attempt);
+        $ended = $attempt->concluded_at !== null;
 
         return [
             'id' => $this->id,
+            'viewer' => $viewer->value,
             'learner' => ['id' => $this->learner->id, 'name' => $this->learner->name],
             'assessor' => $this->assessor->name,
             'sheet' => [
@@ -38,19 +55,60 @@ final class SheetAttemptResource extends JsonResource
                 'machine' => $this->sheet->machine?->name,
                 'pass_mark_percent' => $this->sheet->pass_mark_percent,
             ],
+            'undo_seconds' => Slip::SECONDS,
             'plans' => Attachment::plansOf('sheet', $this->sheet->code),
-            'criteria' => array_map(fn (array $criterion): array => [
-                ...$criterion,
-                ...($criterion['kind'] === 'measured' ? $scoring->limits($this->resource, $criterion) : []),
-                'mark' => isset($this->marks[$criterion['id']]) ? (object) $this->marks[$criterion['id']] : null,
-                'judged' => $criterion['kind'] === 'measured' ? $scoring->judged($this->resource, $criterion) : null,
-            ], $this->sheet->criteria),
-            'score' => $scoring->score($this->resource)->toArray(),
+            'dimensions' => $this->dimensions(),
+            'tasks' => (new TasksShown($attempt, $viewer))->toArray(),
+            'criteria' => array_map($shown->toArray(...), $this->sheet->criteria),
+            'score' => $verdicts ? $scoring->score($attempt, $viewer->seat())->toArray() : null,
+            'losses' => $ended ? array_map(static fn (Loss $loss): array => $loss->toArray(), $scoring->losses($attempt)) : [],
+            'notes' => $viewer === Viewer::Learner && ! $ended ? []
+                : array_map(CriterionShown::note(...), $attempt->marks()->notes(NoteOnSheet::WHOLE)),
+            'photos' => $this->photos->map(static fn (Photo $photo): array => [
+                'id' => $photo->id, 'criterion' => $photo->criterion, 'width' => $photo->width, 'height' => $photo->height,
+                'by' => $photo->by->name, 'made_at' => $photo->made_at->toIso8601ZuluString(),
+            ])->all(),
+            'second' => $this->second(),
+            'stopped' => $verdicts && $this->stopped_at !== null ? [
+                'at' => $this->stopped_at->toIso8601ZuluString(), 'criterion' => $this->stopped_by,
+            ] : null,
+            'part_code' => $this->part_code,
+            'again' => $ended && in_array($this->outcome, ['stopped', 'not_yet'], true) ? $this->again() : null,
             'outcome' => $this->outcome,
             'concluded_at' => $this->concluded_at?->toIso8601ZuluString(),
             'cancelled_at' => $this->cancelled_at?->toIso8601ZuluString(),
             'cancelled_because' => $this->cancelled_because,
             'started_at' => $this->started_at->toIso8601ZuluString(),
         ];
+    }
+
+    /** @return list<array{id: string, name: string, mm: float}> the learner's own */
+    private function dimensions(): array
+    {
+        $drawn = $this->resource->personal();
+
+        return array_map(static fn (array $dimension): array => [
+            'id' => $dimension['id'], 'name' => $dimension['name'], 'mm' => ($drawn[$dimension['id']] ?? Length::zero())->inMm(),
+        ], $this->sheet->dimensions);
+    }
+
+    /** @return array{name: string, done: bool, agrees: bool|null, says: string|null, marks: int}|null */
+    private function second(): ?array
+    {
+        return $this->resource->second === null ? null : [
+            'name' => $this->resource->second->name,
+            'done' => $this->second_done_at !== null,
+            'agrees' => $this->second_agrees,
+            'says' => $this->second_says,
+            'marks' => $this->lines->filter(static fn (Mark $mark): bool => $mark->seat === Seat::Second)->count(),
+        ];
+    }
+
+    /** @return array{until: string|null, exercises: int} */
+    private function again(): array
+    {
+        $again = app(Again::class)->of($this->learner, $this->sheet->code);
+
+        return ['until' => $again['until']?->toIso8601ZuluString(), 'exercises' => $again['exercises']];
     }
 }

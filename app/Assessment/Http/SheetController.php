@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Assessment\Http;
 
+use App\Assessment\AnswerTasks;
 use App\Assessment\CancelSheet;
 use App\Assessment\ConcludeAssessment;
-use App\Assessment\MarkCriterion;
 use App\Assessment\OpenSheet;
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
@@ -19,6 +19,20 @@ use Illuminate\Support\Facades\Gate;
 
 final class SheetController
 {
+    /** The sheets that this instructor has open, to go from one learner to the next. */
+    public function mine(#[CurrentUser] User $user): JsonResponse
+    {
+        return response()->json(SheetAttempt::stillOpen()->with(['learner', 'sheet'])->where('assessor_id', $user->id)
+            ->whereIn('learner_id', $user->reached()->select('id'))->orderBy('started_at')->limit(30)->get()
+            ->map(static fn (SheetAttempt $attempt): array => [
+                'id' => $attempt->id,
+                'learner' => $attempt->learner->name,
+                'sheet' => $attempt->sheet->title,
+                'started_at' => $attempt->started_at->toIso8601ZuluString(),
+                'stopped' => $attempt->stopped_at !== null,
+            ]));
+    }
+
     public function open(Request $request, OpenSheet $open, #[CurrentUser] User $user): JsonResponse
     {
         $request->validate([
@@ -35,9 +49,7 @@ final class SheetController
             $request->string('id')->value(),
         );
 
-        return (new SheetAttemptResource($attempt->load(SheetAttempt::SHOWN)))
-            ->response()
-            ->setStatusCode(201);
+        return (new SheetAttemptResource(SheetAttempt::withSheet()->findOrFail($attempt->id)))->response()->setStatusCode(201);
     }
 
     public function show(SheetAttempt $attempt): SheetAttemptResource
@@ -47,24 +59,18 @@ final class SheetController
         return new SheetAttemptResource($attempt->load(SheetAttempt::SHOWN));
     }
 
-    public function mark(
+    public function task(
         Request $request,
         SheetAttempt $attempt,
-        string $criterion,
-        MarkCriterion $mark,
+        string $task,
+        AnswerTasks $answer,
         #[CurrentUser] User $user,
     ): SheetAttemptResource {
-        Gate::authorize('teach-learner', $attempt->learner);
-        /** @var array{result?: string|int|null, value?: string|null, dx?: string|null, dy?: string|null, units?: 'mm'|'in'|null} $given */
-        $given = $request->validate([
-            'result' => ['nullable', 'in:met,prompted,not_met,not_seen'],
-            'value' => ['nullable', 'string', 'max:20'],
-            'dx' => ['nullable', 'string', 'max:20'],
-            'dy' => ['nullable', 'string', 'max:20'],
-            'units' => ['nullable', 'in:mm,in'],
-        ]);
+        $attempt->learner->is($user) || Gate::authorize('teach-learner', $attempt->learner);
+        /** @var array{answer?: string|null, units?: 'mm'|'in'|null} $given */
+        $given = $request->validate(['answer' => ['nullable', 'string', 'max:20'], 'units' => ['nullable', 'in:mm,in']]);
 
-        return new SheetAttemptResource($mark($attempt, $criterion, $given, $given['units'] ?? $user->units));
+        return new SheetAttemptResource($answer($attempt, $task, $given['answer'] ?? '', $given['units'] ?? $user->units));
     }
 
     public function conclude(SheetAttempt $attempt, ConcludeAssessment $conclude, #[CurrentUser] User $user): SheetAttemptResource

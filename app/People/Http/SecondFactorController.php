@@ -9,6 +9,7 @@ use App\People\SecondFactor;
 use App\People\Totp;
 use App\People\User;
 use App\Policy\Policy;
+use App\Support\QrSquare;
 use App\Support\Refusal;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -28,7 +29,7 @@ final class SecondFactorController
         $this->password->check($user, $request->string('password')->value());
         $secret = $this->factor->prepare($user);
 
-        return new JsonResponse(['secret' => $secret, 'square' => self::square(Totp::uri($secret, $user->email))], 201);
+        return new JsonResponse(['secret' => $secret, 'square' => QrSquare::of(Totp::uri($secret, $user->email))], 201);
     }
 
     public function confirm(Request $request, #[CurrentUser] User $user): JsonResponse
@@ -48,15 +49,5 @@ final class SecondFactorController
         $this->factor->takeAway($user);
 
         return response()->noContent();
-    }
-
-    /** As a picture that can be shown at any size. */
-    private static function square(#[\SensitiveParameter] string $text): string
-    {
-        $drawn = (string) (new \TCPDF2DBarcode($text, 'QRCODE,M'))->getBarcodeSVGcode(6, 6);
-
-        return 'data:image/svg+xml;base64,'.base64_encode(
-            (string) preg_replace('/<svg width="(\d+)" height="(\d+)"/', '<svg viewBox="0 0 $1 $2"', $drawn),
-        );
     }
 }

@@ -16,4 +16,12 @@ final readonly class Agreement extends Result
         public Length $within,
     ) {
     }
+
+    /** Where 95 of 100 differences lie, if they scatter as most do: bias ± 1.96 spreads. Nothing under three pairs. */
+    public function limits(): ?Limits
+    {
+        $reach = $this->spread->times(1.959963984540054);
+
+        return $this->count < 3 ? null : new Limits($this->bias->minus($reach), $this->bias->plus($reach));
+    }
 }

@@ -69,6 +69,12 @@ final readonly class Hours
         return new \DateTimeImmutable($date.' 23:59:59', $this->zone);
     }
 
+    /** The time of day in the shop. */
+    public function timeAt(\DateTimeImmutable $instant): string
+    {
+        return $instant->setTimezone($this->zone)->format('H:i');
+    }
+
     /** The shop's date at an instant. */
     public function dateAt(\DateTimeImmutable $instant): string
     {

@@ -95,6 +95,8 @@ final class PolicySettings
             'check_wait_minutes' => self::number('assessing', 'minutes', 10, 0, 10_080, 'retake'),
             'check_tries_a_day' => self::number('assessing', 'count', 3, 1, 50, 'retake'),
             'recall_questions_a_day' => self::number('assessing', 'count', 5, 0, 30, 'retake'),
+            'sheet_wait_hours' => self::number('assessing', 'count', 12, 0, 720, 'retake'),
+            'sheet_exercises' => self::number('assessing', 'count', 1, 0, 20, 'retake'),
             'prompted_credit' => self::number('assessing', 'ratio', 0.5, 0, 1, 'score'),
             'caliper_uncertainty_mm' => self::number('assessing', 'length', 0.02, 0, 1, 'score'),
             ...self::processes(),

@@ -60,6 +60,8 @@ final readonly class ShopPolicy
         public int $checkWaitMinutes,
         public int $checkTriesADay,
         public int $recallQuestionsADay,
+        public int $sheetWaitHours,
+        public int $sheetExercises,
         public float $promptedCredit,
         public Length $caliperUncertainty,
         private array $processes,
@@ -135,6 +137,8 @@ final readonly class ShopPolicy
             checkWaitMinutes: $count('check_wait_minutes'),
             checkTriesADay: $count('check_tries_a_day'),
             recallQuestionsADay: $count('recall_questions_a_day'),
+            sheetWaitHours: $count('sheet_wait_hours'),
+            sheetExercises: $count('sheet_exercises'),
             promptedCredit: $number('prompted_credit'),
             caliperUncertainty: $length('caliper_uncertainty_mm'),
             processes: array_map(

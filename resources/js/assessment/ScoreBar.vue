@@ -4,9 +4,14 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 
 /** What the sheet comes to so far, read on a rule, and why. */
-const props = defineProps<{ attempt: Schemas['AssessmentAttempt']; pending: number; unsaved: number }>();
+const props = defineProps<{
+  attempt: Schemas['AssessmentAttempt'];
+  score: Schemas['SheetScore'];
+  pending: number;
+  unsaved: number;
+}>();
 const { t } = useI18n();
-const score = computed(() => props.attempt.score);
+const score = computed(() => props.score);
 const tone = computed(
   () =>
     ({ passed: 'text-alone', not_yet: 'text-supervised', stopped: 'text-no', incomplete: 'text-quiet' })[

@@ -9,7 +9,12 @@ import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 
 /** How a sheet ends: concluded into the record, or put away because it was opened by mistake. Each asks once. */
-const props = defineProps<{ attempt: Schemas['AssessmentAttempt']; queryKey: string[]; unsent: number }>();
+const props = defineProps<{
+  attempt: Schemas['AssessmentAttempt'];
+  score: Schemas['SheetScore'];
+  queryKey: string[];
+  unsent: number;
+}>();
 const { t } = useI18n();
 const client = useQueryClient();
 const asking = ref<'conclude' | 'putAway' | null>(null);
@@ -39,36 +44,28 @@ const putAway = useAction(
 
 <template>
   <div class="mt-6 flex flex-wrap items-center justify-end gap-4 print:hidden">
-    <BigButton
-      v-if="attempt.score.outcome !== 'stopped'"
-      class="mr-auto"
-      :disabled="unsent > 0"
-      @click="asking = 'putAway'"
-      >{{ t('sheet.putAway') }}</BigButton
-    >
-    <p v-if="attempt.score.outcome === 'incomplete'" class="text-quiet">
-      {{ t('sheet.open', attempt.score.open.length) }}
+    <BigButton v-if="score.outcome !== 'stopped'" class="mr-auto" :disabled="unsent > 0" @click="asking = 'putAway'">{{
+      t('sheet.putAway')
+    }}</BigButton>
+    <p v-if="score.outcome === 'incomplete'" class="text-quiet">
+      {{ t('sheet.open', score.open.length) }}
     </p>
-    <BigButton
-      tone="main"
-      :disabled="attempt.score.outcome === 'incomplete' || unsent > 0"
-      @click="asking = 'conclude'"
-    >
-      {{ t('sheet.conclude', { outcome: t(`outcome.${attempt.score.outcome}`) }) }}
+    <BigButton tone="main" :disabled="score.outcome === 'incomplete' || unsent > 0" @click="asking = 'conclude'">
+      {{ t('sheet.conclude', { outcome: t(`outcome.${score.outcome}`) }) }}
     </BigButton>
   </div>
   <AskDialog
     v-if="asking === 'conclude'"
     :title="t('sheet.concludeTitle', { name: attempt.learner.name })"
-    :label="t('sheet.conclude', { outcome: t(`outcome.${attempt.score.outcome}`) })"
+    :label="t('sheet.conclude', { outcome: t(`outcome.${score.outcome}`) })"
     :busy="conclude.busy.value"
     :error="conclude.error.value"
     @yes="conclude.run(undefined)"
     @close="asking = null"
   >
     <p class="text-2xl font-bold">
-      {{ t(`outcome.${attempt.score.outcome}`) }},
-      <span class="reading">{{ attempt.score.score_percent.toFixed(1) }} %</span>
+      {{ t(`outcome.${score.outcome}`) }},
+      <span class="reading">{{ score.score_percent.toFixed(1) }} %</span>
     </p>
     <p>{{ t('sheet.concludeWords') }}</p>
   </AskDialog>

@@ -4,6 +4,7 @@ import { mountIn, signedIn } from '@/test/mountIn';
 import { called, Refusal, serve } from '@/test/server';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { isOpen, resultsOf, shapeOf, stops } from './results';
 import ScoreBar from './ScoreBar.vue';
 import SheetPage from './SheetPage.vue';
 
@@ -16,9 +17,35 @@ const criterion = (given: Partial<Schemas['Criterion']>): Schemas['Criterion'] =
   critical_prompt_stops: false,
   text: 'Eye protection on',
   mark: null,
-  judged: null,
+  before: [],
+  notes: [],
+  second: null,
   ...given,
 });
+const learner = (given: Partial<Schemas['LearnerMeasured']> = {}): Schemas['LearnerMeasured'] => ({
+  done: false,
+  declined: false,
+  readings: null,
+  found: null,
+  ...given,
+});
+const MARKED: Schemas['MarkMade'] = {
+  id: 'm1',
+  result: 'met',
+  by: 'Ada Example',
+  why: null,
+  made_at: new Date(Date.now() - 60_000).toISOString(),
+};
+const FOUND: Schemas['PartFound'] = {
+  verdict: 'doubtful',
+  why: { code: 'assessment.found.doubtful', terms: { value_mm: 9.29, uncertainty_mm: 0.02, count: 2 } },
+  readings: 1,
+  again: 2,
+  value_mm: 9.29,
+  spread_mm: 0,
+  savable: false,
+  then: null,
+};
 const CRITERIA = [
   criterion({ critical: true, critical_prompt_stops: true }),
   criterion({ id: 'held', text: 'Work held', group: 'work', critical: true }),
@@ -28,26 +55,26 @@ const CRITERIA = [
     text: 'Hole A diameter',
     group: 'measured',
     kind: 'measured',
-    measure: 'diameter',
-    lower_mm: 9,
-    upper_mm: 9.3,
+    asks: 'length',
+    wants: { lower_mm: 9, upper_mm: 9.3 },
+    readings: [],
+    found: null,
+    learner: learner(),
+    place: null,
+    apart_mm: null,
+    too_far_apart: false,
   }),
-  criterion({
-    id: 'pos',
-    text: 'Hole A position',
-    group: 'measured',
-    kind: 'measured',
-    measure: 'position',
-    upper_mm: 0.5,
-  }),
+  criterion({ id: 'edge', text: 'Edge of the hole', group: 'work', kind: 'judged', scale_max: 4 }),
 ];
-type Score = Schemas['AssessmentAttempt']['score'];
+type Score = Schemas['SheetScore'];
+const SCORE: Score = { outcome: 'incomplete', score_percent: 40, stopped_by: [], open: ['burr', 'dia'] };
 const attempt = (
   score: Partial<Score> = {},
   more: Partial<Schemas['AssessmentAttempt']> = {},
 ): Schemas['AssessmentAttempt'] => ({
   plans: [],
   id: 'a1',
+  viewer: 'assessor',
   learner: { id: 9, name: 'Wren Example' },
   assessor: 'Ada Example',
   sheet: {
@@ -58,8 +85,18 @@ const attempt = (
     machine: 'Bench drill',
     pass_mark_percent: 75,
   },
+  undo_seconds: 10,
+  dimensions: [],
+  tasks: [],
   criteria: CRITERIA,
-  score: { outcome: 'incomplete', score_percent: 40, stopped_by: [], open: ['burr', 'dia'], ...score },
+  score: { ...SCORE, ...score },
+  losses: [],
+  notes: [],
+  photos: [],
+  second: null,
+  stopped: null,
+  part_code: null,
+  again: null,
   outcome: null,
   concluded_at: null,
   cancelled_at: null,
@@ -67,10 +104,13 @@ const attempt = (
   started_at: '2031-05-02T10:00:00Z',
   ...more,
 });
+const withOne = (id: string, given: Partial<Schemas['Criterion']>) => ({
+  criteria: CRITERIA.map((each) => (each.id === id ? { ...each, ...given } : each)),
+});
 
 describe('the score of a sheet', () => {
   const bar = (score: Partial<Score>, pending = 0, unsaved = 0) =>
-    mountIn(ScoreBar, { attempt: attempt(score), pending, unsaved }).text();
+    mountIn(ScoreBar, { attempt: attempt(), score: { ...SCORE, ...score }, pending, unsaved }).text();
   beforeEach(() => signedIn('instructor'));
 
   it.each([
@@ -90,206 +130,315 @@ describe('the score of a sheet', () => {
     expect(bar({}, 0)).toContain('all saved');
     expect(bar({}, 2)).not.toContain('all saved');
     expect(bar({}, 0, 1)).toContain('not saved');
-    expect(bar({}, 0, 1)).not.toContain('all saved');
+  });
+});
+
+describe('what may be said of a criterion', () => {
+  it('is four verdicts, or its points, each with a key; and nothing where it is measured', () => {
+    expect(resultsOf(CRITERIA[0] as Schemas['Criterion']).map((one) => one.key)).toEqual(['1', '2', '3', '4']);
+    expect(resultsOf(CRITERIA[4] as Schemas['Criterion']).map((one) => one.result)).toEqual([0, 1, 2, 3, 4]);
+    expect(resultsOf(CRITERIA[3] as Schemas['Criterion'])).toEqual([]);
+  });
+
+  it('stops only where it is critical, a prompt only where the sheet says so', () => {
+    expect(stops(CRITERIA[0] as Schemas['Criterion'], 'prompted')).toBe(true);
+    expect(stops(CRITERIA[1] as Schemas['Criterion'], 'prompted')).toBe(false);
+    expect(stops(CRITERIA[1] as Schemas['Criterion'], 'not_met')).toBe(true);
+    expect(stops(CRITERIA[2] as Schemas['Criterion'], 'not_met')).toBe(false);
+  });
+
+  it('is open until it is seen, or sure', () => {
+    expect(isOpen(criterion({ mark: { ...MARKED, result: 'not_seen' } }))).toBe(true);
+    expect(isOpen(criterion({ mark: MARKED }))).toBe(false);
+    expect(isOpen({ ...(CRITERIA[3] as Schemas['Criterion']), found: FOUND })).toBe(true);
+    expect(shapeOf({ ...(CRITERIA[3] as Schemas['Criterion']), found: { ...FOUND, verdict: 'out' } }).shape).toBe('✕');
   });
 });
 
 describe('a practical sheet', () => {
   let page: VueWrapper;
-  const sent = () =>
-    called('PUT /api/assessment/attempts/a1/marks/eyes').concat(
-      called('PUT /api/assessment/attempts/a1/marks/held'),
-      called('PUT /api/assessment/attempts/a1/marks/burr'),
-    );
+  const ROUTE = 'POST /api/assessment/attempts/a1/marks';
+  const sent = () => called(ROUTE).map((call) => call.body as Record<string, unknown>);
   async function open(body = attempt(), role: 'instructor' | 'learner' = 'instructor') {
     queryClient.clear();
+    sessionStorage.clear();
     signedIn(role, 'mm');
     serve('GET /api/assessment/attempts/a1', body);
-    for (const { id } of CRITERIA) serve(`PUT /api/assessment/attempts/a1/marks/${id}`, body);
+    serve('GET /api/assessment/attempts', []);
+    serve('GET /api/workshop/gauges', []);
+    serve(ROUTE, body);
     page = mountIn(SheetPage, { id: 'a1' }, { attachTo: document.body });
     await flushPromises();
   }
-  const verdict = (text: string, word: string) =>
-    page
-      .find(`[role=group][aria-label="${text}"]`)
-      .findAll('button')
-      .find((button) => button.text().endsWith(word));
-  /** Arrows down to a criterion, and a key there. */
-  async function press(key: string, down = 0) {
-    for (const each of [...Array<string>(down).fill('ArrowDown'), key]) {
-      window.dispatchEvent(new KeyboardEvent('keydown', { key: each, bubbles: true }));
+  const hand = () => page.find('[data-testid=hand]');
+  const verdict = (word: string) =>
+    hand()
+      .findAll('[role=group] button')
+      .find((button) => button.find('span + span > span').text() === word);
+  async function go(id: string) {
+    await page.find(`#criterion-${id}`).trigger('click');
+  }
+  async function press(...keys: string[]) {
+    for (const key of keys) {
+      window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
       await flushPromises();
     }
   }
+  const dialog = () => document.querySelector<HTMLElement>('[role=dialog]');
   const named = (text: RegExp) => [...document.querySelectorAll('button')].filter((b) => text.test(b.textContent));
   async function wait() {
     await new Promise((resolve) => setTimeout(resolve, 80));
     await flushPromises();
   }
   beforeEach(() => {
-    window.confirm = vi.fn(() => true);
     window.scrollTo = vi.fn();
+    Element.prototype.scrollIntoView = vi.fn();
   });
   afterEach(() => page.unmount());
 
-  it('takes one press a verdict; a double tap changes nothing, and its own button takes it back', async () => {
+  it('takes one press a verdict and goes on to the next by itself', async () => {
     await open();
-    await verdict('Burr taken off', ' met')?.trigger('click');
+    expect(hand().text()).toContain('Eye protection on');
+    await verdict('met')?.trigger('click');
     await wait();
-    expect(sent().map((call) => call.body)).toEqual([{ result: 'met' }]);
+    expect(hand().text()).toContain('Work held');
+    await press('1', '1');
+    await wait();
+    expect(sent().map(({ criterion: id, result }) => [id, result])).toEqual([
+      ['eyes', 'met'],
+      ['held', 'met'],
+      ['burr', 'met'],
+    ]);
+    // The same again is the same mark.
     page.unmount();
-    await open(
-      attempt(
-        {},
-        { criteria: CRITERIA.map((each) => (each.id === 'burr' ? { ...each, mark: { result: 'met' } } : each)) },
-      ),
-    );
-    expect(verdict('Burr taken off', ' met')?.attributes('aria-pressed')).toBe('true');
-    await verdict('Burr taken off', ' met')?.trigger('click');
-    await press('1', 3);
+    await open(attempt({}, withOne('burr', { mark: MARKED })));
+    await go('burr');
+    await press('1');
     await wait();
-    expect(sent()).toHaveLength(1);
-    await page.find('[aria-label="Take the mark back: Burr taken off"]').trigger('click');
-    await wait();
-    expect(sent().at(-1)?.body).toEqual({ result: null });
-    await press('0');
-    await wait();
-    expect(sent().at(-1)?.body).toEqual({ result: null });
+    expect(sent()).toHaveLength(3);
   });
 
-  it('asks before a critical slip ends it, and only then', async () => {
+  it('asks once before a critical slip ends it, and only then', async () => {
     await open();
-    const asks = window.confirm as ReturnType<typeof vi.fn>;
-    asks.mockReturnValue(false);
-    await verdict('Work held', 'not met')?.trigger('click');
+    await go('held');
+    await verdict('not met')?.trigger('click');
     await wait();
-    expect(asks).toHaveBeenCalledTimes(1);
+    expect(dialog()?.textContent).toContain('This ends the assessment');
     expect(sent()).toHaveLength(0);
-    // A prompt stops where the sheet says so, and not where it does not.
-    await verdict('Work held', 'prompted')?.trigger('click');
-    expect(asks).toHaveBeenCalledTimes(1);
-    await verdict('Eye protection on', 'prompted')?.trigger('click');
-    expect(asks).toHaveBeenCalledTimes(2);
-    await verdict('Burr taken off', 'not met')?.trigger('click');
-    expect(asks).toHaveBeenCalledTimes(2);
+    named(/^\s*Cancel/)[0]?.click();
+    await wait();
+    expect(sent()).toHaveLength(0);
+    await verdict('not met')?.trigger('click');
+    await wait();
+    dialog()?.querySelector<HTMLFormElement>('form')?.requestSubmit();
+    await wait();
+    expect(sent()).toMatchObject([{ criterion: 'held', result: 'not_met' }]);
+    await go('burr');
+    await verdict('not met')?.trigger('click');
+    await wait();
+    expect(dialog()).toBeNull();
+    expect(sent()).toHaveLength(2);
   });
 
-  it('is marked by keyboard: arrows along it, figures for the verdict', async () => {
+  it('changes what stands longer than a slip only with a reason', async () => {
+    await open(attempt({}, withOne('burr', { mark: MARKED })));
+    await go('burr');
+    await press('2');
+    await wait();
+    const why = dialog()?.querySelector('input') as HTMLInputElement;
+    why.value = 'Looked again';
+    why.dispatchEvent(new Event('input', { bubbles: true }));
+    await wait();
+    dialog()?.querySelector<HTMLFormElement>('form')?.requestSubmit();
+    await wait();
+    expect(sent()).toMatchObject([{ criterion: 'burr', result: 'prompted', why: 'Looked again' }]);
+  });
+
+  it('offers to take the last mark back', async () => {
     await open();
-    await press('1', 3);
+    await go('burr');
+    await press('1');
     await wait();
-    expect(called('PUT /api/assessment/attempts/a1/marks/burr').map((call) => call.body)).toEqual([{ result: 'met' }]);
+    const id = sent()[0]?.id as string;
+    serve(`POST /api/assessment/attempts/a1/marks/${id}/undo`, attempt());
+    expect(named(/Undo/)).toHaveLength(1);
+    await press('u');
+    await wait();
+    expect(called(`POST /api/assessment/attempts/a1/marks/${id}/undo`)).toHaveLength(1);
+    expect(named(/Undo/)).toHaveLength(0);
+    expect(hand().text()).toContain('Burr taken off');
   });
 
-  it('takes measures as they are typed, judged beside them', async () => {
-    const judged = { verdict: 'doubtful' as const, value_mm: 9.29, deviation_mm: 0.14 };
-    await open(
-      attempt(
-        {},
-        { criteria: CRITERIA.map((each) => (each.id === 'dia' ? { ...each, mark: { typed: '9.29' }, judged } : each)) },
-      ),
-    );
-    expect(page.find('#criterion-dia').text()).toContain('?');
-    expect(page.find('#criterion-dia').text()).toContain('9.29 mm');
-    await page.find('input[aria-label="Hole A diameter"]').setValue('9.12');
-    await page.find('input[aria-label="Hole A diameter"]').trigger('change');
-    await page.find('input[aria-label="Hole A position dx"]').setValue('0,1');
-    await page.find('input[aria-label="Hole A position dx"]').trigger('change');
-    await wait();
-    expect(called('PUT /api/assessment/attempts/a1/marks/dia')[0]?.body).toEqual({ value: '9.12 mm' });
-    expect(called('PUT /api/assessment/attempts/a1/marks/pos')[0]?.body).toEqual({ dx: '0,1 mm', dy: '' });
-  });
-
-  it('changes no reading when the units are switched half way', async () => {
+  it('gives points by their figure', async () => {
     await open();
-    const field = () => page.find<HTMLInputElement>('input[aria-label="Hole A diameter"]');
-    await field().trigger('focus');
-    await field().setValue('9.1');
-    signedIn('instructor', 'in');
-    await flushPromises();
-    await field().trigger('change');
+    await go('edge');
+    await press('3');
     await wait();
-    expect(called('PUT /api/assessment/attempts/a1/marks/dia').at(-1)?.body).toEqual({ value: '9.1 mm' });
-    expect(field().element.value).toBe('9.1 mm');
+    expect(sent()).toMatchObject([{ criterion: 'edge', result: 3 }]);
+  });
+
+  it('lets the learner measure first, and shows nothing of it before both are in', async () => {
+    await open();
+    await go('dia');
+    expect(hand().text()).toContain('Wren Example measures');
+    await hand().find('input').setValue('9.12');
+    await hand().find('form').trigger('submit');
+    await wait();
+    expect(sent()).toMatchObject([{ criterion: 'dia', seat: 'learner', reading: { value: '9.12 mm' } }]);
+    page.unmount();
+    await open(attempt({}, withOne('dia', { learner: learner({ done: true }) })));
+    await go('dia');
+    expect(hand().text()).toContain('Wren Example has measured');
+    expect(hand().text()).not.toContain('9.12');
+    await hand().find('input').setValue('9.1');
+    await hand().find('form').trigger('submit');
+    await wait();
+    expect(sent().at(-1)).toMatchObject({ seat: 'assessor', reading: { value: '9.1 mm' } });
+  });
+
+  it('asks for another reading while it is doubtful, and says why', async () => {
+    await open(attempt({}, withOne('dia', { learner: learner({ done: true, readings: [] }), found: FOUND })));
+    await go('dia');
+    expect(hand().text()).toContain('Measure again, 2 more times at most');
+    expect(hand().find('form input').exists()).toBe(true);
+  });
+
+  it('says where a reading cannot be understood, and keeps what was typed', async () => {
+    await open();
+    await go('dia');
+    serve(ROUTE, new Refusal(422, '"nine" is no size', { value: ['"nine" is no size'] }));
+    await hand().find('input').setValue('nine');
+    await hand().find('form').trigger('submit');
+    await wait();
+    expect(hand().find('[role=alert]').text()).toContain('no size');
+    expect(hand().find<HTMLInputElement>('input').element.value).toBe('nine');
   });
 
   it('keeps on the sheet what the server would not take, and says that it is not saved', async () => {
     await open();
-    serve('PUT /api/assessment/attempts/a1/marks/burr', new Refusal(409, 'This sheet is concluded.'));
-    await verdict('Burr taken off', ' met')?.trigger('click');
+    serve(ROUTE, new Refusal(409, 'Ada marked this at 10:31.'));
+    await go('burr');
+    await press('1');
     await wait();
-    expect(verdict('Burr taken off', ' met')?.attributes('aria-pressed')).toBe('true');
-    expect(page.find('#criterion-burr').text()).toContain('This sheet is concluded.');
+    expect(page.find('#criterion-burr').text()).toContain('✓');
+    await go('burr');
+    expect(hand().text()).toContain('Ada marked this at 10:31.');
     expect(page.text()).toContain('1 mark is not saved');
-    expect(page.text()).not.toContain('all saved');
+  });
+
+  it('takes no more once it is stopped, but the slip itself', async () => {
+    await open(
+      attempt(
+        { outcome: 'stopped', stopped_by: ['held'] },
+        {
+          ...withOne('held', { mark: { ...MARKED, result: 'not_met' } }),
+          stopped: { at: '2031-05-02T10:20:00Z', criterion: 'held' },
+        },
+      ),
+    );
+    expect(page.text()).toContain('Stopped at');
+    await go('burr');
+    expect(verdict('met')?.attributes('disabled')).toBeDefined();
+    expect(named(/Opened by mistake/)).toHaveLength(0);
   });
 
   it('is concluded only when everything is seen and kept, and asks once', async () => {
     await open();
-    const conclude = () => page.findAll('button').at(-1);
-    expect(conclude()?.attributes('disabled')).toBeDefined();
+    const conclude = () => named(/^\s*Conclude/).at(-1);
+    expect(conclude()?.disabled).toBe(true);
     page.unmount();
     await open(attempt({ outcome: 'passed', score_percent: 90, open: [] }));
     const concluded = attempt(
       { outcome: 'passed', score_percent: 90, open: [] },
-      { outcome: 'passed', concluded_at: '2031-05-02T11:00:00Z' },
+      { outcome: 'passed', concluded_at: '2031-05-02T11:00:00Z', part_code: 'AB34CD' },
     );
     serve('POST /api/assessment/attempts/a1/conclusion', concluded);
-    await conclude()?.trigger('click');
+    conclude()?.click();
     await flushPromises();
-    expect(document.querySelector('[role=dialog]')?.textContent).toContain('90.0 %');
+    expect(dialog()?.textContent).toContain('90.0 %');
     expect(called('POST /api/assessment/attempts/a1/conclusion')).toHaveLength(0);
     serve('GET /api/assessment/attempts/a1', concluded);
-    named(/^\s*Conclude/)
-      .at(-1)
-      ?.click();
+    dialog()?.querySelector<HTMLFormElement>('form')?.requestSubmit();
     await wait();
     expect(called('POST /api/assessment/attempts/a1/conclusion')).toHaveLength(1);
-    expect(page.find('[role=group] button').attributes('disabled')).toBeDefined();
-    expect(page.find('input').attributes('disabled')).toBeDefined();
-    expect(page.text()).toContain('Wren Example');
+    expect(page.text()).toContain('Every mark');
+    expect(page.text()).toContain('AB34CD');
+    expect(page.find('[data-testid=hand]').exists()).toBe(false);
   });
 
-  it('says why it could not be concluded', async () => {
-    await open(attempt({ outcome: 'not_yet', score_percent: 60, open: [] }));
-    serve('POST /api/assessment/attempts/a1/conclusion', new Refusal(409, 'It is concluded already.'));
-    await page.findAll('button').at(-1)?.trigger('click');
-    await flushPromises();
-    named(/^\s*Conclude/)
-      .at(-1)
-      ?.click();
-    await wait();
-    expect(document.querySelector('[role=dialog] [role=alert]')?.textContent).toContain('It is concluded already.');
-  });
-
-  it('opened by mistake is put away: with the reason once something is marked, and not once a slip stopped it', async () => {
-    const marked = {
-      criteria: CRITERIA.map((each) => (each.id === 'burr' ? { ...each, mark: { result: 'met' } } : each)),
-    };
-    await open(attempt({}, marked));
-    const away = attempt({}, { ...marked, cancelled_at: '2031-05-02T11:00:00Z', cancelled_because: 'Wrong learner' });
+  it('opened by mistake is put away, with the reason once something is marked', async () => {
+    await open(attempt({}, withOne('burr', { mark: MARKED })));
+    const away = attempt({}, { cancelled_at: '2031-05-02T11:00:00Z', cancelled_because: 'Wrong learner' });
     serve('POST /api/assessment/attempts/a1/cancellation', away);
     named(/Opened by mistake/)[0]?.click();
     await flushPromises();
-    const why = document.querySelector<HTMLInputElement>('[role=dialog] input');
-    if (why) why.value = 'Wrong learner';
-    why?.dispatchEvent(new Event('input', { bubbles: true }));
+    const why = dialog()?.querySelector('input') as HTMLInputElement;
+    why.value = 'Wrong learner';
+    why.dispatchEvent(new Event('input', { bubbles: true }));
     serve('GET /api/assessment/attempts/a1', away);
-    document.querySelector<HTMLFormElement>('[role=dialog] form')?.requestSubmit();
+    dialog()?.querySelector<HTMLFormElement>('form')?.requestSubmit();
     await wait();
     expect(called('POST /api/assessment/attempts/a1/cancellation')[0]?.body).toEqual({ reason: 'Wrong learner' });
     expect(page.text()).toContain('was put away');
-    expect(page.find('[role=group] button').attributes('disabled')).toBeDefined();
-    page.unmount();
-    await open(attempt({ outcome: 'stopped', stopped_by: ['held'], open: [] }));
-    expect(named(/Opened by mistake/)).toHaveLength(0);
   });
 
-  it('is read, not written, by the learner', async () => {
-    await open(attempt(), 'learner');
-    expect(page.findAll('[role=group] button').every((button) => button.attributes('disabled') !== undefined)).toBe(
-      true,
+  it('tells its learner what cost what and what to practise', async () => {
+    await open(
+      attempt(
+        { outcome: 'stopped', stopped_by: ['held'], open: [] },
+        {
+          ...withOne('held', { mark: { ...MARKED, result: 'not_met' }, lesson: 'C1' }),
+          viewer: 'learner',
+          outcome: 'stopped',
+          concluded_at: '2031-05-02T11:00:00Z',
+          losses: [{ criterion: 'held', why: 'stopped', points: 12.5 }],
+          again: { until: null, exercises: 1 },
+        },
+      ),
+      'learner',
     );
+    expect(page.text()).toContain('ended the assessment');
+    expect(page.text()).toContain('Lesson C1');
+    expect(page.text()).toContain('1 more confirmed exercise');
     expect(page.findAll('button').some((button) => /conclude/i.test(button.text()))).toBe(false);
+  });
+
+  it('has its learner measure and work out, and nothing else, while it is open', async () => {
+    const own = {
+      viewer: 'learner' as const,
+      score: null,
+      dimensions: [{ id: 'thick', name: 'Thickness', mm: 5.5 }],
+      tasks: [
+        { id: 'move', text: 'How far?', criterion: null, unit: 'mm' as const, answer: null, right: null, key: null },
+      ],
+    };
+    await open(attempt({}, own), 'learner');
+    expect(page.text()).toContain('5.5 mm');
+    serve('PUT /api/assessment/attempts/a1/tasks/move', attempt({}, own));
+    await page.findAll('form')[0]?.find('input').setValue('7.7');
+    await page.findAll('form')[0]?.trigger('submit');
+    await wait();
+    expect(called('PUT /api/assessment/attempts/a1/tasks/move')[0]?.body).toEqual({ answer: '7.7 mm', units: 'mm' });
+    await page.findAll('form')[1]?.find('input').setValue('9.1');
+    await page.findAll('form')[1]?.trigger('submit');
+    await wait();
+    expect(sent()).toMatchObject([{ criterion: 'dia', seat: 'learner' }]);
+  });
+
+  it('hides what it measures from a second instructor, and lets them say in the end what they saw', async () => {
+    const says = attempt(
+      {},
+      {
+        viewer: 'second',
+        second: { name: 'Ada Example', done: false, agrees: null, says: null, marks: 1 },
+        concluded_at: '2031-05-02T11:00:00Z',
+      },
+    );
+    await open(says);
+    expect(page.find('#criterion-dia').exists()).toBe(false);
+    serve('POST /api/assessment/attempts/a1/second', says);
+    named(/I disagree/)[0]?.click();
+    await wait();
+    expect(called('POST /api/assessment/attempts/a1/second')[0]?.body).toEqual({ agrees: false, says: null });
   });
 });

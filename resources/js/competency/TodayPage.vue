@@ -74,6 +74,9 @@ const cohorts = computed(() =>
     <div class="flex flex-wrap items-center gap-4">
       <h1>{{ t('today.title') }}</h1>
       <p class="text-quiet">{{ d(new Date(), { weekday: 'long', day: 'numeric', month: 'long' }) }}</p>
+      <RouterLink :to="{ name: 'ready' }" class="inline-flex min-h-12 items-center font-semibold">{{
+        t('ready.title')
+      }}</RouterLink>
       <div class="ml-auto flex items-center gap-3">
         <p v-if="data.on_floor_until" class="font-semibold text-alone">
           ● {{ t('today.onFloorUntil', { time: d(data.on_floor_until, { timeStyle: 'short' }) }) }}

@@ -12,6 +12,7 @@ const tabs = computed(() =>
     { key: 'machines', name: 'workshop' },
     { key: 'cribs', name: 'cribs' },
     { key: 'materials', name: 'materials' },
+    { key: 'gauges', name: 'gauges' },
     { key: 'policy', name: 'policy' },
     ...(teaches.value
       ? [

@@ -18,19 +18,22 @@ enum Feature: string
     case Gap = 'gap';
     case Place = 'place';
     case Thread = 'thread';
+    case Crack = 'crack';
 
     public function canBeSaved(?Side $side): bool
     {
         return match ($this) {
             self::Bore, self::Depth, self::Mouth, self::Thread => $side === Side::Under,
             self::Outside, self::Thickness => $side === Side::Over,
-            self::Gap, self::Place => false,
+            self::Gap, self::Place, self::Crack => false,
         };
     }
 
     /** The code of what is to be done with a part that is out: `assessment.save.bore_under`. */
     public function whatThen(?Side $side): string
     {
-        return 'assessment.save.'.$this->value.($side === null ? '' : '_'.$side->value);
+        $sided = $side !== null && ! in_array($this, [self::Gap, self::Place, self::Crack], true);
+
+        return 'assessment.save.'.$this->value.($sided ? "_{$side->value}" : '');
     }
 }

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assessment\Http;
+
+use App\Assessment\PartCard;
+use App\Assessment\SheetAttempt;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Gate;
+
+final class PartController
+{
+    /** Whoever may see its maker's record sees the part's card. */
+    public function show(string $code, PartCard $card): JsonResponse
+    {
+        $attempt = SheetAttempt::withSheet()->where('part_code', strtoupper(mb_substr($code, 0, 12)))->firstOrFail();
+        Gate::authorize('view-record', $attempt->learner);
+
+        return new JsonResponse($card->of($attempt));
+    }
+}

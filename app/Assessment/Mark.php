@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assessment;
+
+use App\People\User;
+use App\Workshop\Gauges\Gauge;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use MillStep\Core\Border\Fields;
+
+/**
+ * One line of a sheet, written once: a verdict, a reading, that the learner did not measure, that one is undone, or a note.
+ *
+ * @phpstan-type Value array{result?: string|int, typed?: array<string, string>, units?: 'mm'|'in',
+ *     figures?: array<string, float|int|bool>, zero_mm?: float, late?: bool, anew?: bool, mark?: string, text?: string}
+ *
+ * @property int $seq
+ * @property string $id
+ * @property string $attempt_id
+ * @property string $criterion
+ * @property Seat $seat
+ * @property 'verdict'|'reading'|'declined'|'undone'|'note' $kind
+ * @property Value $value
+ * @property int|null $gauge_id
+ * @property int $by_id
+ * @property CarbonImmutable $made_at
+ * @property CarbonImmutable $recorded_at
+ * @property string|null $why
+ * @property User $by
+ * @property Gauge|null $gauge
+ */
+final class Mark extends Model
+{
+    public $timestamps = false;
+
+    protected $table = 'assessment_marks';
+
+    protected $primaryKey = 'seq';
+
+    protected $dateFormat = 'Y-m-d H:i:s.vP';
+
+    protected $guarded = [];
+
+    protected $attributes = ['gauge_id' => null, 'why' => null];
+
+    protected function casts(): array
+    {
+        return ['seat' => Seat::class, 'value' => 'array', 'made_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
+    }
+
+    /** The figures of a reading, as the core reads them. */
+    public function figures(): Fields
+    {
+        return Fields::of($this->value['figures'] ?? []);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function by(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'by_id');
+    }
+
+    /** @return BelongsTo<Gauge, $this> */
+    public function gauge(): BelongsTo
+    {
+        return $this->belongsTo(Gauge::class);
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assessment;
+
+use App\Assessment\Events\CriterionMarked;
+use App\People\User;
+use App\Support\Refusal;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use MillStep\Core\Assessment\Slip;
+
+/** Takes a slip of the finger back, within ten seconds. The line stays; another says that it was undone. Twice is once. */
+final class UndoMark
+{
+    public function __construct(private readonly MarkCriterion $mark)
+    {
+    }
+
+    /** @throws Refusal `concluded`, `cancelled`, `no_mark`, `too_late`, `id_used` */
+    public function __invoke(SheetAttempt $attempt, string $markId, User $by, string $id, CarbonImmutable $at): SheetAttempt
+    {
+        return DB::transaction(function () use ($attempt, $markId, $by, $id, $at): SheetAttempt {
+            $attempt = SheetAttempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
+            $mark = $attempt->lines->firstWhere('id', $markId) ?? throw Refusal::because('no_mark');
+            $undone = $attempt->lines->first(
+                static fn (Mark $line): bool => $line->kind === 'undone' && ($line->value['mark'] ?? '') === $markId,
+            );
+            if ($undone !== null) {
+                return $attempt;
+            }
+            Mark::query()->where('id', $id)->doesntExist() || throw Refusal::idUsed();
+            $mark->seat === Seat::Second || $attempt->mustBeOpen();
+            if ($mark->by_id !== $by->id || ! Slip::mayBe($mark->made_at, $at)) {
+                throw Refusal::because('too_late');
+            }
+            Mark::query()->create([
+                'id' => $id, 'attempt_id' => $attempt->id, 'criterion' => $mark->criterion, 'seat' => $mark->seat, 'kind' => 'undone',
+                'value' => ['mark' => $markId], 'by_id' => $by->id,
+                'made_at' => $at->min(CarbonImmutable::now()), 'recorded_at' => CarbonImmutable::now(),
+            ]);
+            $attempt->forgetMarks();
+            $this->mark->stopOrGoOn($attempt, $mark->criterion, $at);
+            CriterionMarked::dispatch($attempt->id, $attempt->learner_id);
+
+            return $attempt;
+        });
+    }
+}

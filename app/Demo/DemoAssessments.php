@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Demo;
+
+use App\Assessment\AnswerTasks;
+use App\Assessment\ConcludeAssessment;
+use App\Assessment\MarkCriterion;
+use App\Assessment\OpenSheet;
+use App\Assessment\Scoring;
+use App\Assessment\Seat;
+use App\Assessment\Second\SaySecond;
+use App\Assessment\Second\TakeSecondSeat;
+use App\Assessment\Sheet;
+use App\Assessment\SheetAttempt;
+use App\People\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Date;
+use Illuminate\Support\Str;
+use MillStep\Core\Assessment\Task;
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\Length;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
+
+/**
+ * One practical assessment of the demo, done by the very actions that the application uses: the learner measures, the assessor
+ * after them, each with a hand and an eye of their own, and sometimes a second instructor watches.
+ *
+ * @phpstan-import-type SheetCriterion from Sheet
+ */
+final class DemoAssessments
+{
+    /** How often whoever assesses lets a slow start pass as met: the demo's instructors are not alike. */
+    private const LENIENT = [0.95, 0.7, 0.85];
+
+    private const MINUTES = 75;
+
+    private Randomizer $random;
+
+    public function __construct(
+        private readonly OpenSheet $open,
+        private readonly MarkCriterion $mark,
+        private readonly AnswerTasks $answer,
+        private readonly ConcludeAssessment $conclude,
+        private readonly TakeSecondSeat $takeSecond,
+        private readonly SaySecond $saySecond,
+        private readonly Scoring $scoring,
+    ) {
+        $this->random = new Randomizer(new Mt19937(1859));
+    }
+
+    /** @param  string  $outcome  what it comes to: passed, not_yet or stopped */
+    public function conduct(User $learner, string $outcome, User $assessor, string $code, ?User $second = null): void
+    {
+        // It takes an hour, and is concluded at the time that it is told of.
+        $end = CarbonImmutable::now();
+        Date::setTestNow($end->subMinutes(self::MINUTES));
+        $attempt = ($this->open)(Sheet::current($code), $learner, $assessor, (string) Str::uuid7());
+        $attempt = SheetAttempt::withSheet()->findOrFail($attempt->id);
+        foreach ($attempt->sheet->tasks as $task) {
+            $key = Task::fromFields(Fields::of($task))->key($attempt->personal());
+            ($this->answer)($attempt, $task['id'], round($key, 2).' mm', 'mm');
+        }
+        $second === null || ($this->takeSecond)($attempt, $second);
+        foreach ($attempt->sheet->criteria as $index => $criterion) {
+            $stopped = $this->observe($attempt, $criterion, $index, $outcome, $assessor, $second);
+            if ($stopped) {
+                break;
+            }
+        }
+        Date::setTestNow($end);
+        ($this->conclude)($attempt, $assessor);
+        $second === null || ($this->saySecond)($attempt, $second, true, null);
+    }
+
+    /**
+     * @param  SheetCriterion  $criterion
+     * @return bool whether it stopped the sheet
+     */
+    private function observe(SheetAttempt $attempt, array $criterion, int $index, string $outcome, User $assessor, ?User $second): bool
+    {
+        Date::setTestNow(CarbonImmutable::now()->addSeconds($this->random->getInt(20, 80)));
+        if ($criterion['kind'] === 'measured') {
+            $part = $this->part($attempt, $criterion, $outcome === 'not_yet' && $this->isLastMeasured($attempt, $criterion));
+            $this->write($attempt, $attempt->learner, Seat::Learner, $criterion, ['reading' => $this->read($part, 0.03)]);
+            Date::setTestNow(CarbonImmutable::now()->addSeconds(25));
+            $this->write($attempt, $assessor, Seat::Assessor, $criterion, ['reading' => $this->read($part, 0.01)]);
+            $this->untilSure($attempt, $criterion, $part, $assessor);
+
+            return false;
+        }
+        $stops = $outcome === 'stopped' && $criterion['critical'] && ($criterion['id'] === 'key' || $index > 6);
+        $result = $this->seen($criterion, $outcome, $assessor, $stops);
+        $this->write($attempt, $assessor, Seat::Assessor, $criterion, ['result' => $result]);
+        if ($second !== null) {
+            $this->write($attempt, $second, Seat::Second, $criterion, [
+                'result' => $this->chance(0.88) ? $result : $this->seen($criterion, 'passed', $second, false),
+            ]);
+        }
+
+        return $stops;
+    }
+
+    /**
+     * @param  SheetCriterion  $criterion
+     * @param  array{result?: string|int, reading?: array<string, string>}  $what
+     */
+    private function write(SheetAttempt $attempt, User $by, Seat $seat, array $criterion, array $what): void
+    {
+        ($this->mark)($attempt, $by, $seat, [
+            'id' => (string) Str::uuid7(), 'criterion' => $criterion['id'], 'made_at' => CarbonImmutable::now(), 'units' => 'mm', ...$what,
+        ]);
+    }
+
+    /**
+     * @param  SheetCriterion  $criterion
+     * @param  array{way: string, mm: float}  $part
+     */
+    private function untilSure(SheetAttempt $attempt, array $criterion, array $part, User $assessor): void
+    {
+        for ($again = 0; $again < 2; $again++) {
+            $now = SheetAttempt::withSheet()->findOrFail($attempt->id);
+            if (($this->scoring->found($now, $criterion)->again ?? 0) === 0) {
+                return;
+            }
+            Date::setTestNow(CarbonImmutable::now()->addSeconds(30));
+            $this->write($attempt, $assessor, Seat::Assessor, $criterion, ['reading' => $this->read($part, 0.01)]);
+        }
+    }
+
+    /**
+     * @param  SheetCriterion  $criterion
+     */
+    private function seen(array $criterion, string $outcome, User $assessor, bool $stops): string|int
+    {
+        if ($criterion['kind'] === 'judged') {
+            return max(1, ($criterion['scale_max'] ?? 4) - $this->random->getInt(0, 1));
+        }
+        if ($stops) {
+            return 'not_met';
+        }
+        $clean = $this->chance(self::LENIENT[$assessor->id % count(self::LENIENT)]);
+        $work = ! $criterion['critical'] && $criterion['group'] === 'work';
+
+        return match (true) {
+            $outcome === 'not_yet' && $work && $this->chance(0.7) => 'prompted',
+            $criterion['critical'] || $clean || ! $work => 'met',
+            default => 'prompted',
+        };
+    }
+
+    /**
+     * What the part really is: well inside its limits, or a little outside.
+     *
+     * @param  SheetCriterion  $criterion
+     * @return array{way: string, mm: float}
+     */
+    private function part(SheetAttempt $attempt, array $criterion, bool $out): array
+    {
+        $way = Scoring::asks($criterion['measure'] ?? null);
+        $limits = $this->scoring->wanted($attempt, $criterion)->limits();
+        $upper = $limits['upper_mm'] ?? 1.0;
+        $lower = $limits['lower_mm'] ?? 0.0;
+        $middle = $way === 'place' ? $upper * 0.28 : $lower + ($upper - $lower) * (0.3 + 0.4 * $this->unit());
+
+        return ['way' => $way, 'mm' => $out ? $upper + ($way === 'place' ? 0.3 : 0.18) : $middle];
+    }
+
+    /**
+     * @param  array{way: string, mm: float}  $part
+     * @param  float  $hand  how far this reader's readings lie about the part, mm
+     * @return array<string, string>
+     */
+    private function read(array $part, float $hand): array
+    {
+        $noise = fn (): float => round(($this->unit() + $this->unit() + $this->unit() - 1.5) * $hand, 2);
+
+        return match ($part['way']) {
+            'plug' => ['go' => 'yes', 'no_go' => $part['mm'] > 1 ? 'yes' : 'no'],
+            'thread' => ['go' => 'yes', 'turns' => $part['mm'] > 1 ? '3' : (string) $this->random->getInt(0, 1)],
+            'place' => [
+                'dx' => self::typed(0.35 * $part['mm'] + $noise()),
+                'dy' => self::typed(-0.3 * $part['mm'] + $noise()),
+            ],
+            default => ['value' => self::typed(max(0.0, $part['mm'] + $noise()))],
+        };
+    }
+
+    /** @param  SheetCriterion  $criterion */
+    private function isLastMeasured(SheetAttempt $attempt, array $criterion): bool
+    {
+        $measured = array_filter($attempt->sheet->criteria, static fn (array $one): bool => $one['kind'] === 'measured');
+
+        return ($measured[array_key_last($measured) ?? 0]['id'] ?? null) === $criterion['id'];
+    }
+
+    private static function typed(float $mm): string
+    {
+        return number_format(Length::mm($mm)->inMm(), 2, '.', '').' mm';
+    }
+
+    private function chance(float $of): bool
+    {
+        return $this->unit() < $of;
+    }
+
+    private function unit(): float
+    {
+        return $this->random->getInt(0, 1_000_000) / 1_000_000;
+    }
+}

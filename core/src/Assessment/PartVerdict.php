@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Assessment;
+
+use MillStep\Core\Assessment\Measuring\Found;
+use MillStep\Core\Measure\Verdict;
+
+/** What becomes of a part, by what was measured on it. */
+enum PartVerdict: string
+{
+    case Fits = 'fits';
+    /** Out somewhere, and all of that can still be made good. */
+    case CanBeSaved = 'can_be_saved';
+    case Rejected = 'rejected';
+    /** Something is not measured, or still doubtful. */
+    case NotMeasured = 'not_measured';
+
+    /** @param  list<Found|null>  $found  of every measured criterion */
+    public static function of(array $found): self
+    {
+        $out = array_filter($found, static fn (?Found $one): bool => $one?->verdict === Verdict::Out);
+        $lost = array_filter($out, static fn (?Found $one): bool => $one?->savable === false);
+        $open = array_filter($found, static fn (?Found $one): bool => $one === null || $one->verdict === Verdict::Doubtful);
+
+        return match (true) {
+            $lost !== [] => self::Rejected,
+            $open !== [] || $found === [] => self::NotMeasured,
+            $out !== [] => self::CanBeSaved,
+            default => self::Fits,
+        };
+    }
+}

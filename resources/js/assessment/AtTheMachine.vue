@@ -1,0 +1,276 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client';
+import PlanLinks from '@/planning/saved/PlanLinks.vue';
+import AskDialog from '@/ui/AskDialog.vue';
+import { useSessionStorage } from '@vueuse/core';
+import { computed, ref, useTemplateRef, watch } from 'vue';
+import { useI18n } from 'vue-i18n';
+import CriterionList from './CriterionList.vue';
+import OpenSheets from './OpenSheets.vue';
+import PersonalSizes from './PersonalSizes.vue';
+import ReadingHand from './ReadingHand.vue';
+import { isOpen, stops } from './results';
+import ScoreBar from './ScoreBar.vue';
+import SecondPanel from './SecondPanel.vue';
+import SheetEnd from './SheetEnd.vue';
+import SheetNotes from './SheetNotes.vue';
+import SlipNote from './SlipNote.vue';
+import { useMarks } from './useMarks';
+import { useSheetKeys } from './useSheetKeys';
+import VerdictHand from './VerdictHand.vue';
+import WhyDialog from './WhyDialog.vue';
+
+/** A sheet as it is used at the machine: all criteria in working order, and the one in hand under big keys. */
+const props = defineProps<{ attempt: Schemas['AssessmentAttempt']; queryKey: string[] }>();
+const { t, d } = useI18n();
+type Criterion = Schemas['Criterion'];
+type Result = string | number;
+
+const seat = computed<'assessor' | 'second'>(() => (props.attempt.viewer === 'second' ? 'second' : 'assessor'));
+const words = (id: string) => props.attempt.criteria.find((criterion) => criterion.id === id)?.text ?? id;
+const marks = useMarks(props.attempt.id, props.queryKey, words);
+/** A mark that is on its way, or that the server would not take, is on the sheet all the same. */
+const criteria = computed<Criterion[]>(() =>
+  props.attempt.criteria
+    .filter((criterion) => seat.value === 'assessor' || criterion.kind !== 'measured')
+    .map((criterion) => {
+      const made = marks.marked.value[criterion.id];
+      return !made || made.result == null
+        ? criterion
+        : {
+            ...criterion,
+            mark: { id: made.id, result: made.result, by: '', why: made.why ?? null, made_at: made.made_at },
+          };
+    }),
+);
+const kept = useSessionStorage<string | null>(`millstep.sheet.at.${props.attempt.id}`, null);
+const at = computed(
+  () => criteria.value.find(({ id }) => id === kept.value) ?? criteria.value.find(isOpen) ?? criteria.value[0],
+);
+const index = computed(() => criteria.value.findIndex(({ id }) => id === at.value?.id));
+const isStopped = computed(() => props.attempt.stopped !== null);
+/** Nothing more is marked where the sheet is stopped, but the slip itself. */
+const locked = computed(
+  () => isStopped.value && seat.value === 'assessor' && at.value?.id !== props.attempt.stopped?.criterion,
+);
+
+const asking = ref<{ kind: 'stop' | 'why'; criterion: Criterion; result: Result } | null>(null);
+const correcting = ref<Criterion | null>(null);
+const note = useTemplateRef('note');
+
+function move(by: 1 | -1) {
+  const to = criteria.value[Math.min(Math.max(index.value + by, 0), criteria.value.length - 1)];
+  if (to) kept.value = to.id;
+}
+/** On to the next that is open, in working order. */
+function goOn(from: Criterion) {
+  const here = criteria.value.findIndex(({ id }) => id === from.id);
+  const next = [...criteria.value.slice(here + 1), ...criteria.value.slice(0, here)].find(isOpen);
+  kept.value = next?.id ?? from.id;
+}
+const said = (criterion: Criterion, result: Result) =>
+  `${criterion.text}: ${typeof result === 'number' ? t('sheet.points', result) : t(`sheet.${result}`)}`;
+
+/** A critical slip ends the assessment, so it asks once; what stands longer than a slip is changed with a reason. */
+function mark(result: Result) {
+  const criterion = at.value;
+  if (!criterion || (locked.value && !isOpen(criterion))) return;
+  if (criterion.mark?.result === result && !marks.refused.value[criterion.id]) {
+    goOn(criterion);
+    return;
+  }
+  if (stops(criterion, result)) {
+    if (seat.value === 'second') give(criterion, result);
+    else asking.value = { kind: 'stop', criterion, result };
+    return;
+  }
+  const madeAt = criterion.mark ? Date.parse(criterion.mark.made_at) : null;
+  const late = madeAt !== null && Date.now() - madeAt > props.attempt.undo_seconds * 1000;
+  if (late && !marks.marked.value[criterion.id]) asking.value = { kind: 'why', criterion, result };
+  else give(criterion, result);
+}
+function give(criterion: Criterion, result: Result, why: string | null = null) {
+  asking.value = null;
+  void marks.set(criterion.id, { seat: seat.value, result, why }, said(criterion, result));
+  if (!(stops(criterion, result) && seat.value === 'assessor')) goOn(criterion);
+}
+const unsure = ref<string | null>(null);
+async function read(of: Schemas['Seat'], reading: Record<string, string>, gauge: string | null) {
+  const criterion = at.value;
+  if (!criterion) return;
+  const why = correcting.value?.id === criterion.id ? unsure.value : null;
+  correcting.value = unsure.value = null;
+  await marks.set(criterion.id, { seat: of, reading, gauge, ...(why ? { why } : {}) }, criterion.text);
+  const now = props.attempt.criteria.find(({ id }) => id === criterion.id);
+  const waitsForTheOther = marks.stuck.value === null && of === 'learner';
+  if (!waitsForTheOther && now && (marks.stuck.value !== null || !isOpen(now)) && !now.too_far_apart) goOn(criterion);
+}
+function decline() {
+  if (at.value) void marks.set(at.value.id, { seat: 'learner', declined: true }, at.value.text);
+}
+function undo() {
+  const slip = marks.last.value;
+  if (slip === null || Date.now() - slip.madeAt > props.attempt.undo_seconds * 1000) return;
+  marks.undo();
+  kept.value = slip.criterion;
+}
+useSheetKeys(at, () => asking.value !== null || correcting.value !== null, {
+  move,
+  mark,
+  undo,
+  note: () => note.value?.write(),
+});
+watch(
+  () => props.attempt.stopped?.criterion,
+  (criterion) => {
+    if (criterion && seat.value === 'assessor') kept.value = criterion;
+  },
+);
+const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : undefined));
+</script>
+
+<template>
+  <OpenSheets :current="attempt.id" />
+  <div class="mt-3 flex flex-wrap items-baseline gap-x-6">
+    <h1>{{ attempt.sheet.title }}: {{ attempt.learner.name }}</h1>
+    <p class="text-quiet">
+      {{
+        t('sheet.facts', { part: attempt.sheet.part, machine: attempt.sheet.machine ?? '', assessor: attempt.assessor })
+      }}
+    </p>
+  </div>
+  <PersonalSizes :attempt="attempt" />
+  <PlanLinks :plans="attempt.plans" />
+  <ScoreBar
+    v-if="attempt.score"
+    class="sticky top-0 z-10 mt-3"
+    :attempt="attempt"
+    :score="attempt.score"
+    :pending="marks.pending.value"
+    :unsaved="marks.unsaved.value"
+  />
+  <p v-if="attempt.stopped" class="mt-3 border-2 border-no bg-sheet px-4 py-2 text-lg font-bold text-no" role="alert">
+    ■
+    {{
+      t('sheet.stoppedAt', {
+        what: words(attempt.stopped.criterion ?? ''),
+        time: d(attempt.stopped.at, { timeStyle: 'medium' }),
+      })
+    }}
+    <span class="block text-base font-normal text-ink">{{ t('sheet.stoppedWords') }}</span>
+  </p>
+
+  <div class="mt-4 grid gap-6 md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
+    <CriterionList
+      class="max-md:order-2"
+      :criteria="criteria"
+      :at="at?.id ?? null"
+      :faults="marks.refused.value"
+      @go="kept = $event"
+    />
+    <div v-if="at" class="max-md:order-1">
+      <div class="sheet sticky top-20 space-y-3 p-4" data-testid="hand">
+        <p class="text-sm text-quiet">
+          {{ t('sheet.place', { at: index + 1, of: criteria.length }) }} · {{ t(`sheet.group.${at.group}`) }}
+          <strong v-if="at.critical" class="text-no"
+            >◆ {{ t(at.critical_prompt_stops ? 'sheet.criticalPrompt' : 'sheet.critical') }}</strong
+          >
+        </p>
+        <h2 class="text-2xl leading-tight">{{ at.text }}</h2>
+        <template v-if="fault">
+          <p class="font-semibold text-no" role="alert">✕ {{ t('outbox.notSaved') }} {{ fault.message }}</p>
+          <button type="button" class="min-h-12 underline underline-offset-4" @click="marks.letStand(at.id)">
+            {{ t('sheet.letStand') }}
+          </button>
+        </template>
+        <ReadingHand
+          v-if="at.kind === 'measured'"
+          :key="at.id"
+          :attempt="attempt"
+          :criterion="correcting?.id === at.id ? { ...at, readings: [], found: null } : at"
+          :errors="marks.misread.value[at.id]?.errors"
+          :sending="Boolean(marks.marked.value[at.id])"
+          @read="read"
+          @decline="decline"
+          @correct="correcting = at"
+        />
+        <VerdictHand v-else :criterion="at" :locked="locked" @mark="mark" />
+        <SlipNote
+          v-if="marks.last.value && marks.last.value.what"
+          :key="marks.last.value.id"
+          :made-at="marks.last.value.madeAt"
+          :seconds="attempt.undo_seconds"
+          :what="marks.last.value.what"
+          @undo="undo"
+        />
+        <ul v-if="at.before.length > 0" class="text-sm text-quiet">
+          <li v-for="(one, place) in at.before" :key="place">
+            {{
+              t('sheet.before', {
+                what:
+                  one.typed ??
+                  (typeof one.result === 'number' ? t('sheet.points', one.result) : t(`sheet.${one.result}`)),
+                by: one.by,
+              })
+            }}
+          </li>
+          <li v-if="at.mark?.why">{{ t('sheet.because', { why: at.mark.why }) }}</li>
+        </ul>
+        <SheetNotes
+          ref="note"
+          :key="`notes-${at.id}`"
+          :attempt="attempt"
+          :criterion="at.id"
+          :notes="at.notes"
+          :words="at.text"
+          :locked="false"
+        />
+        <p class="text-sm text-quiet max-sm:hidden">
+          {{ t(at.kind === 'judged' ? 'sheet.keysPoints' : 'sheet.keys') }}
+        </p>
+      </div>
+    </div>
+  </div>
+
+  <section class="mt-6">
+    <h2>{{ t('sheet.whole') }}</h2>
+    <SheetNotes
+      :attempt="attempt"
+      criterion="sheet"
+      :notes="attempt.notes"
+      :words="attempt.sheet.title"
+      :locked="false"
+    />
+  </section>
+  <SecondPanel :attempt="attempt" :query-key="queryKey" />
+  <SheetEnd
+    v-if="seat === 'assessor' && attempt.score"
+    :attempt="attempt"
+    :score="attempt.score"
+    :query-key="queryKey"
+    :unsent="marks.pending.value + marks.unsaved.value"
+  />
+  <AskDialog
+    v-if="asking?.kind === 'stop'"
+    :title="t('sheet.stopTitle')"
+    :label="t('sheet.stopAct', { what: t(`sheet.${asking.result === 0 ? 'not_met' : asking.result}`) })"
+    tone="no"
+    @yes="give(asking.criterion, asking.result)"
+    @close="asking = null"
+  >
+    <p class="text-xl font-semibold">{{ asking.criterion.text }}</p>
+    <p>{{ t('sheet.stopWords', { seconds: attempt.undo_seconds }) }}</p>
+  </AskDialog>
+  <WhyDialog
+    v-else-if="asking?.kind === 'why'"
+    :what="said(asking.criterion, asking.result)"
+    @why="give(asking!.criterion, asking!.result, $event)"
+    @close="asking = null"
+  />
+  <WhyDialog
+    v-else-if="correcting && unsure === null"
+    :what="correcting.text"
+    @why="unsure = $event"
+    @close="correcting = null"
+  />
+</template>

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import type { Schemas } from '@/api/client';
+import { useUnits } from '@/measure/useUnits';
+import SelectField from '@/ui/SelectField.vue';
+import { computed, useTemplateRef } from 'vue';
+import { useI18n } from 'vue-i18n';
+import FoundNote from './FoundNote.vue';
+import ReadingFields from './ReadingFields.vue';
+import ReadingList from './ReadingList.vue';
+import { useCaliper } from './useCaliper';
+import { useGauges } from './useGauges';
+
+/** What is measured: the learner first, whoever assesses after them, neither seeing the other's until both are in. */
+const props = defineProps<{
+  attempt: Schemas['AssessmentAttempt'];
+  criterion: Schemas['Criterion'];
+  errors?: Record<string, string[]>;
+  sending: boolean;
+}>();
+const emit = defineEmits<{
+  read: [seat: Schemas['Seat'], reading: Record<string, string>, gauge: string | null];
+  decline: [];
+  correct: [];
+}>();
+const { t } = useI18n();
+const { length } = useUnits();
+const { fitting, slug, chosen } = useGauges(() => props.criterion.asks ?? 'length');
+const fields = useTemplateRef('fields');
+const caliper = useCaliper(() => fields.value?.focus());
+const learner = computed(() => props.criterion.learner);
+const found = computed(() => props.criterion.found ?? null);
+/** Whose turn it is to measure. */
+const turn = computed<'learner' | 'assessor' | null>(() => {
+  if (!learner.value?.done) return 'learner';
+  if (found.value === null || found.value.again > 0) return 'assessor';
+  const again = props.criterion.too_far_apart && (props.criterion.readings?.length ?? 0) < 3;
+  if (again && (learner.value.readings?.length ?? 0) <= (props.criterion.readings?.length ?? 0)) return 'learner';
+  return again ? 'assessor' : null;
+});
+const wanted = computed(() => {
+  const { lower_mm, upper_mm } = props.criterion.wants ?? {};
+  if (upper_mm === undefined) return t(`sheet.wants.${props.criterion.asks}`);
+  if (props.criterion.asks === 'place') return t('sheet.within', { limit: length(upper_mm) });
+  return lower_mm === undefined
+    ? t('sheet.atMost', { limit: length(upper_mm) })
+    : t('sheet.between', { lower: length(lower_mm, 3), upper: length(upper_mm, 3) });
+});
+const gauges = computed(() => [
+  { value: '', label: t('sheet.noGauge') },
+  ...fitting.value.map((gauge) => ({
+    value: gauge.slug,
+    label: gauge.past_due ? t('sheet.gaugeLate', { name: gauge.name }) : gauge.name,
+  })),
+]);
+</script>
+
+<template>
+  <div class="space-y-3" role="group" :aria-label="criterion.text">
+    <p class="reading text-2xl">{{ wanted }}</p>
+    <ReadingList v-if="learner?.readings?.length" :readings="learner.readings" :who="attempt.learner.name" />
+    <p v-else-if="learner?.declined" class="text-quiet">○ {{ t('sheet.declined', { name: attempt.learner.name }) }}</p>
+    <p v-else-if="learner?.done" class="font-semibold">✓ {{ t('sheet.learnerIn', { name: attempt.learner.name }) }}</p>
+    <ReadingList v-if="criterion.readings?.length" :readings="criterion.readings" :who="t('sheet.you')" />
+    <FoundNote v-if="found" :found="found" />
+    <p
+      v-if="criterion.apart_mm != null"
+      :class="criterion.too_far_apart ? 'font-semibold text-supervised' : 'text-quiet'"
+    >
+      {{ t('sheet.apart', { by: length(Math.abs(criterion.apart_mm), 3) }) }}
+      <template v-if="criterion.too_far_apart">{{ t('sheet.bothAgain') }}</template>
+    </p>
+    <p v-if="sending" class="text-quiet" role="status">{{ t('sheet.sendingReading') }}</p>
+    <template v-if="turn">
+      <div class="flex flex-wrap items-end gap-3">
+        <SelectField
+          v-if="fitting.length > 0"
+          v-model="slug"
+          class="flex-1"
+          :label="t('sheet.gauge')"
+          :options="gauges"
+        />
+        <button
+          v-if="caliper.offered.value"
+          type="button"
+          class="min-h-12 px-2 text-sm underline underline-offset-4"
+          @click="caliper.toggle()"
+        >
+          {{ t(`sheet.caliper.${caliper.state.value}`) }}
+        </button>
+      </div>
+      <p v-if="chosen?.past_due" class="text-sm font-semibold text-supervised">▲ {{ t('sheet.gaugeLateWords') }}</p>
+      <p v-if="chosen && chosen.zero_error_mm !== 0" class="text-sm text-quiet">
+        {{ t('sheet.zeroWords', { zero: length(chosen.zero_error_mm, 3) }) }}
+      </p>
+      <ReadingFields
+        ref="fields"
+        :key="`${criterion.id}-${turn}-${criterion.readings?.length ?? 0}-${learner?.readings?.length ?? 0}`"
+        :criterion="criterion"
+        :keep="`${attempt.id}.${criterion.id}.${turn}`"
+        :errors="errors"
+        :label="turn === 'learner' ? t('sheet.measures', { name: attempt.learner.name }) : t('sheet.youMeasure')"
+        :act="t('sheet.enter')"
+        @read="emit('read', turn, $event, slug || null)"
+      />
+      <button
+        v-if="turn === 'learner' && !learner?.done"
+        type="button"
+        class="min-h-12 w-full underline underline-offset-4"
+        @click="emit('decline')"
+      >
+        {{ t('sheet.decline', { name: attempt.learner.name }) }}
+      </button>
+    </template>
+    <button v-else type="button" class="min-h-12 underline underline-offset-4" @click="emit('correct')">
+      {{ t('sheet.correctReading') }}
+    </button>
+  </div>
+</template>

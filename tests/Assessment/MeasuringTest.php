@@ -1,0 +1,238 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Assessment\SheetAttempt;
+use App\People\Role;
+use App\Workshop\Gauges\CheckGauge;
+use App\Workshop\Gauges\SaveGauge;
+
+require_once __DIR__.'/marks.php';
+
+beforeEach(function (): void {
+    $this->by = $this->instructor();
+    $this->learner = $this->person();
+    $this->attempt = $this->actingAs($this->by)
+        ->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])
+        ->json('id');
+});
+
+it('lets the learner measure first, and the assessor after them', function (): void {
+    put($this, 'dia-A', ['reading' => ['value' => '9.1']])->assertConflict()->assertJsonPath('code', 'learner_first');
+    $this->actingAs($this->learner);
+    put($this, 'dia-A', ['reading' => ['value' => '9.12']], 'learner')->assertOk();
+    put($this, 'dia-A', ['reading' => ['value' => '9.1']])->assertForbidden();
+    $this->actingAs($this->by);
+    put($this, 'dia-A', ['reading' => ['value' => '9.1']])->assertOk();
+});
+
+it('shows neither the other\'s reading until both are in', function (): void {
+    put($this, 'dia-A', ['reading' => ['value' => '9.12']], 'learner')->assertOk();
+    $seen = criterion($this->getJson("/api/assessment/attempts/{$this->attempt}"), 'dia-A');
+    expect($seen['learner'])->done->toBeTrue()->readings->toBeNull()->found->toBeNull()->and($seen['apart_mm'])->toBeNull();
+    put($this, 'pos-A', ['reading' => ['dx' => '0.1', 'dy' => '0']], 'learner')->assertOk();
+    put($this, 'dia-A', ['reading' => ['value' => '9.1']])->assertOk();
+    $this->actingAs($this->learner);
+    $theirs = $this->getJson("/api/assessment/attempts/{$this->attempt}");
+    expect(criterion($theirs, 'dia-A'))->readings->toHaveCount(1)->apart_mm->toEqualWithDelta(0.02, 1e-9)
+        ->and(criterion($theirs, 'pos-A'))->readings->toBe([])->found->toBeNull()->learner->readings->toHaveCount(1)
+        // Verdicts are told when the sheet has ended.
+        ->and($theirs->json('score'))->toBeNull();
+});
+
+it('goes on where the learner does not measure, and says so', function (): void {
+    put($this, 'dia-A', ['declined' => true], 'learner')->assertOk();
+    $last = put($this, 'dia-A', ['reading' => ['value' => '9.1']])->assertOk();
+    expect(criterion($last, 'dia-A'))->learner->declined->toBeTrue()->apart_mm->toBeNull();
+});
+
+it('measures again what is doubtful, three times at most, and then the mean decides', function (): void {
+    measure($this, 'dia-A', ['value' => '9.29'])->assertOk();
+    expect(criterion(put($this, 'dia-A', ['reading' => ['value' => '9.30']]), 'dia-A')['found'])->verdict->toBe('doubtful')->again->toBe(1);
+    $third = put($this, 'dia-A', ['reading' => ['value' => '9.285']])->assertOk();
+    expect(criterion($third, 'dia-A')['found'])->verdict->toBe('in')->why->code->toBe('assessment.found.mean_in')
+        ->spread_mm->toEqualWithDelta(0.015, 1e-9);
+    $this->travel(11)->seconds();
+    put($this, 'dia-A', ['reading' => ['value' => '9.1']])->assertConflict()->assertJsonPath('code', 'marked_already');
+});
+
+it('lets both measure again where they lie too far apart', function (): void {
+    $last = measure($this, 'dia-A', ['value' => '9.1'], theirs: ['value' => '9.2']);
+    expect(criterion($last, 'dia-A'))->too_far_apart->toBeTrue();
+    $this->travel(30)->seconds();
+    put($this, 'dia-A', ['reading' => ['value' => '9.11']], 'learner')->assertOk();
+    put($this, 'dia-A', ['reading' => ['value' => '9.12']])->assertOk();
+});
+
+it('begins anew where a reading is corrected, and keeps the wrong one in sight', function (): void {
+    measure($this, 'dia-A', ['value' => '91.2'])->assertOk();
+    $this->travel(11)->seconds();
+    $last = put($this, 'dia-A', ['reading' => ['value' => '9.12'], 'why' => 'The point was in the wrong place'])->assertOk();
+    expect(criterion($last, 'dia-A'))->found->verdict->toBe('in')->readings->toHaveCount(1)->before->{0}->typed->toBe('91.2');
+});
+
+it('takes coordinates and pins as well as offsets', function (): void {
+    measure($this, 'pos-A', ['x' => '15.1', 'y' => '15'])->assertOk();
+    $last = measure($this, 'pos-B', ['x' => '89.6', 'y' => '19.5', 'pin' => '9'])->assertOk();
+    expect(criterion($last, 'pos-A')['found']['value_mm'])->toEqualWithDelta(0.2, 1e-6)
+        ->and(criterion($last, 'pos-B')['found']['value_mm'])->toEqualWithDelta(0.2, 1e-6);
+});
+
+it('takes the zero error of the gauge off, doubts as much as the gauge does, and says that it is past its date', function (): void {
+    $gauge = app(SaveGauge::class)(null, ['name' => 'Caliper 7', 'kind' => 'caliper', 'resolution_mm' => 0.01, 'uncertainty_mm' => 0.03]);
+    app(CheckGauge::class)($gauge, $this->by, [
+        'id' => fake_uuid(), 'checked_on' => now()->subYear()->toDateString(), 'against' => 'Gauge blocks 5 and 20 mm',
+        'zero_error_mm' => 0.02, 'due_on' => now()->subDay()->toDateString(),
+    ]);
+    put($this, 'dia-A', ['reading' => ['value' => '9.28']], 'learner')->assertOk();
+    $last = put($this, 'dia-A', ['reading' => ['value' => '9.28'], 'gauge' => $gauge->slug])->assertOk();
+    expect(criterion($last, 'dia-A'))->found->value_mm->toEqualWithDelta(9.26, 1e-9)->found->verdict->toBe('in')
+        ->readings->{0}->toMatchArray(['gauge' => 'Caliper 7', 'gauge_late' => true])
+        ->apart_mm->toEqualWithDelta(0.02, 1e-9);
+    put($this, 'dia-B', ['reading' => ['value' => '9.1']], 'learner')->assertOk();
+    put($this, 'dia-B', ['reading' => ['value' => '9.1'], 'gauge' => 'nobodys'])->assertConflict()->assertJsonPath('code', 'no_gauge');
+});
+
+it('gives everybody their own dimensions and judges what they work out from them', function (): void {
+    all_permits();
+    $attempt = $this->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-rings', 'learner_id' => $this->learner->id])
+        ->assertCreated();
+    $this->attempt = $attempt->json('id');
+    $thick = $attempt->json('dimensions.0.mm');
+    expect($thick)->toBeGreaterThanOrEqual(4)->toBeLessThanOrEqual(7);
+    $this->actingAs($this->learner);
+    $path = "/api/assessment/attempts/{$this->attempt}/tasks/move";
+    $this->putJson($path, ['answer' => 'far'])->assertUnprocessable();
+    $this->putJson($path, ['answer' => ($thick + 2.2).' mm'])->assertOk()->assertJsonPath('tasks.0.key', null)
+        ->assertJsonPath('tasks.0.right', null);
+    $this->putJson("/api/assessment/attempts/{$this->attempt}/tasks/nothing", ['answer' => '4'])->assertConflict();
+    $this->actingAs($this->by)->getJson("/api/assessment/attempts/{$this->attempt}")
+        ->assertJsonPath('tasks.0.right', true)->assertJsonPath('tasks.0.key', fn ($key): bool => abs($key - $thick - 2.2) < 1e-9);
+    // The limits are of their own size.
+    $last = measure($this, 'thick-1', ['value' => "$thick mm"])->assertOk();
+    expect(criterion($last, 'thick-1'))->found->verdict->toBe('in')->wants->lower_mm->toEqualWithDelta($thick - 0.1, 1e-9);
+});
+
+it('judges plugs, threads and points in words and numbers', function (): void {
+    all_permits();
+    $open = fn (string $sheet) => $this->postJson('/api/assessment/attempts', [
+        'id' => fake_uuid(), 'sheet' => $sheet, 'learner_id' => $this->learner->id,
+    ])->json('id');
+    $this->attempt = $open('PS-tapped-block');
+    expect(criterion(measure($this, 'gauge', ['go' => 'yes', 'turns' => '1,5']), 'gauge')['found']['verdict'])->toBe('in')
+        ->and(criterion(measure($this, 'plug', ['go' => 'yes', 'no_go' => 'yes']), 'plug')['found'])
+        ->verdict->toBe('out')->savable->toBeFalse();
+    $this->attempt = $open('PS-grab');
+    put($this, 'edge', ['result' => 5])->assertUnprocessable();
+    put($this, 'edge', ['result' => 3])->assertOk();
+});
+
+it('lets a second instructor watch, unseen until they have said what they saw', function (): void {
+    $second = $this->instructor();
+    $path = "/api/assessment/attempts/{$this->attempt}/second";
+    put($this, 'eyes', ['result' => 'met'])->assertOk();
+    $this->putJson($path)->assertConflict()->assertJsonPath('code', 'first_is_no_second');
+    $this->actingAs($second)->putJson($path)->assertOk()->assertJsonPath('viewer', 'second')->assertJsonPath('criteria.0.mark', null);
+    put($this, 'eyes', ['result' => 'prompted'], 'second')->assertOk()->assertJsonPath('criteria.0.mark.result', 'prompted');
+    put($this, 'eyes', ['result' => 'met'])->assertForbidden();
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertForbidden();
+    $third = $this->instructor();
+    $this->actingAs($third)->putJson($path)->assertConflict()->assertJsonPath('code', 'seat_taken');
+    // The first sees that somebody watches, and nothing of what they mark; it does not stop the sheet.
+    $this->actingAs($this->by)->getJson("/api/assessment/attempts/{$this->attempt}")->assertJsonPath('criteria.0.second', null)
+        ->assertJsonPath('second.marks', 1)->assertJsonPath('score.outcome', 'incomplete');
+    put($this, 'eyes', ['result' => 'met'], 'second')->assertForbidden();
+    $this->actingAs($second)->postJson($path, ['agrees' => false, 'says' => 'Eyes only after a word'])->assertConflict()
+        ->assertJsonPath('code', 'not_concluded');
+    $this->actingAs($this->by);
+    put($this, 'key', ['result' => 'not_met'])->assertOk();
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk();
+    $this->actingAs($second)->postJson($path, ['agrees' => false])->assertConflict()->assertJsonPath('code', 'why_disagree');
+    $says = ['agrees' => false, 'says' => 'Eyes only after a word'];
+    $this->postJson($path, $says)->assertOk();
+    $this->postJson($path, $says)->assertOk();
+    $this->postJson($path, ['agrees' => true])->assertConflict()->assertJsonPath('code', 'second_is_done');
+    put($this, 'held', ['result' => 'met'], 'second')->assertConflict()->assertJsonPath('code', 'second_is_done');
+    // The outcome stays; what was seen otherwise stands beside it.
+    $this->actingAs($this->by)->getJson("/api/assessment/attempts/{$this->attempt}")->assertJsonPath('outcome', 'stopped')
+        ->assertJsonPath('criteria.0.second', 'prompted')->assertJsonPath('second.says', 'Eyes only after a word');
+});
+
+it('tells the learner in the end what cost what, and what to practise', function (): void {
+    put($this, 'key', ['result' => 'not_met'])->assertOk();
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk();
+    $seen = $this->actingAs($this->learner)->getJson("/api/assessment/attempts/{$this->attempt}")->assertOk();
+    expect($seen->json('score.outcome'))->toBe('stopped')
+        ->and(collect($seen->json('losses'))->firstWhere('criterion', 'key')['why'])->toBe('stopped')
+        ->and(criterion($seen, 'key')['lesson'])->toBe('C4')->and($seen->json('part_code'))->toMatch('/^[2-9A-Y]{6}$/');
+});
+
+it('keeps gauges and their checks, each check once', function (): void {
+    $gauge = ['name' => 'Depth gauge 2', 'kind' => 'depth', 'resolution_mm' => 0.02, 'uncertainty_mm' => 0.03];
+    $slug = $this->postJson('/api/workshop/gauges', $gauge)->assertCreated()->assertJsonPath('past_due', true)->json('slug');
+    $this->postJson('/api/workshop/gauges', $gauge)->assertConflict()->assertJsonPath('code', 'gauge_named');
+    $check = ['id' => fake_uuid(), 'checked_on' => now()->toDateString(), 'against' => 'Gauge block 10 mm', 'zero_error_mm' => -0.01,
+        'due_on' => now()->addYear()->toDateString()];
+    foreach ([1, 2] as $ignored) {
+        $this->postJson("/api/workshop/gauges/$slug/checks", $check)->assertCreated()->assertJsonPath('past_due', false)
+            ->assertJsonCount(1, 'checks');
+    }
+    $this->postJson("/api/workshop/gauges/$slug/checks", [...$check, 'against' => 'A coin'])->assertConflict();
+    $this->postJson("/api/workshop/gauges/$slug/checks", [...$check, 'id' => fake_uuid(), 'zero_error_mm' => str_repeat('9', 40)])
+        ->assertUnprocessable();
+    $this->putJson("/api/workshop/gauges/$slug", [...$gauge, 'retired' => true])->assertOk()->assertJsonPath('retired', true);
+    $this->postJson('/api/workshop/gauges', $gauge)->assertCreated();
+    $this->actingAs($this->learner)->postJson('/api/workshop/gauges', $gauge)->assertForbidden();
+    $this->actingAs($this->person(Role::Auditor))->getJson('/api/workshop/gauges')->assertOk();
+});
+
+it('takes no photograph that is none, or more than one, and keeps a good one small for those who may see it', function (): void {
+    Illuminate\Support\Facades\Storage::fake('media');
+    $path = "/api/assessment/attempts/{$this->attempt}/photos";
+    $send = fn (string $bytes, ?string $id = null) => $this->postJson($path, [
+        'id' => $id ?? fake_uuid(), 'criterion' => 'held', 'image' => base64_encode($bytes), 'made_at' => now()->toIso8601ZuluString(),
+    ]);
+    $jpeg = static function (int $width, int $height): string {
+        $picture = imagecreatetruecolor($width, $height);
+        ob_start();
+        imagejpeg($picture);
+
+        return (string) ob_get_clean();
+    };
+    $good = $jpeg(2400, 1800);
+    $send('no picture at all')->assertConflict()->assertJsonPath('code', 'no_picture');
+    $send(substr($good, 0, 2000))->assertConflict();
+    $send($good.'PK and a second file')->assertConflict()->assertJsonPath('code', 'picture_and_more');
+    // A few bytes that would be 900 megapixels.
+    $bomb = "\x89PNG\r\n\x1a\n".pack('N', 13).'IHDR'.pack('NNCCCCC', 30_000, 30_000, 8, 2, 0, 0, 0)."\0\0\0\0";
+    $send($bomb)->assertConflict()->assertJsonPath('code', 'picture_too_large');
+    $this->postJson($path, ['id' => fake_uuid(), 'image' => '!!!', 'made_at' => now()->toIso8601ZuluString()])->assertConflict();
+    $id = fake_uuid();
+    $send($good, $id)->assertCreated()->assertJsonPath('photos.0.width', 1600);
+    $send($good, $id)->assertCreated()->assertJsonCount(1, 'photos');
+    $send($jpeg(10, 10), $id)->assertConflict()->assertJsonPath('code', 'id_used');
+    $this->get("/api/assessment/photos/$id")->assertOk()->assertHeader('content-type', 'image/jpeg');
+    $this->actingAs($this->learner)->get("/api/assessment/photos/$id")->assertOk();
+    $this->actingAs($this->person())->getJson("/api/assessment/photos/$id")->assertForbidden();
+    $this->actingAs($this->learner)->postJson($path, [])->assertForbidden();
+});
+
+it('takes a photograph of twelve megapixels', function (): void {
+    Illuminate\Support\Facades\Storage::fake('media');
+    $picture = imagecreatetruecolor(4032, 3024);
+    ob_start();
+    imagejpeg($picture);
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/photos", [
+        'id' => fake_uuid(), 'image' => base64_encode((string) ob_get_clean()), 'made_at' => now()->toIso8601ZuluString(),
+    ])->assertCreated()->assertJsonPath('photos.0.height', 1200);
+});
+
+it('keeps its own version while a new one is published', function (): void {
+    $sheet = SheetAttempt::query()->with('sheet')->findOrFail($this->attempt)->sheet;
+    App\Assessment\Sheet::query()->create([
+        ...$sheet->only(['code', 'title', 'part_id', 'machine_kind', 'pass_mark_percent']), 'version' => $sheet->version + 1,
+        'criteria' => array_slice($sheet->criteria, 0, 3),
+    ]);
+    $this->getJson("/api/assessment/attempts/{$this->attempt}")->assertJsonPath('sheet.version', $sheet->version)
+        ->assertJsonCount(count($sheet->criteria), 'criteria');
+});
