@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Gate\Http\DeviceController;
+use App\Gate\Http\OwnTurnsController;
 use App\Gate\Http\PresenceController;
 use App\Gate\Http\TurnController;
 use Illuminate\Support\Facades\Route;
@@ -12,5 +13,6 @@ Route::middleware('auth')->group(function (): void {
     Route::post('machines/{machine}/devices', [DeviceController::class, 'store'])->can('teach');
     Route::delete('devices/{device}', [DeviceController::class, 'revoke'])->can('teach');
     Route::post('turns/{session}/end', [TurnController::class, 'end'])->can('teach');
+    Route::get('turns', OwnTurnsController::class);
     Route::put('presence', [PresenceController::class, 'update'])->can('teach');
 });

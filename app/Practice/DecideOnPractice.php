@@ -13,7 +13,10 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** The instructor confirms an exercise, which makes it count, or declines it with a reason. */
+/**
+ * The instructor confirms an exercise, which makes it count, declines it with a reason, or returns it with a note, so that the
+ * learner puts it right and hands it in again.
+ */
 final class DecideOnPractice
 {
     public function __construct(private readonly RecordEntry $record)
@@ -21,11 +24,17 @@ final class DecideOnPractice
     }
 
     /** @throws Refusal `own_record`, `already_decided` */
-    public function __invoke(Entry $entry, User $by, bool $confirm, ?string $reason = null, ?CarbonImmutable $at = null): Entry
-    {
-        return DB::transaction(function () use ($entry, $by, $confirm, $reason, $at): Entry {
+    public function __invoke(
+        Entry $entry,
+        User $by,
+        bool $confirm,
+        ?string $reason = null,
+        ?CarbonImmutable $at = null,
+        bool $back = false,
+    ): Entry {
+        return DB::transaction(function () use ($entry, $by, $confirm, $reason, $at, $back): Entry {
             $entry = Entry::query()->with(['learner', 'machine.permits'])->lockForUpdate()->findOrFail($entry->id);
-            $state = $confirm ? 'confirmed' : 'declined';
+            $state = $confirm ? 'confirmed' : ($back ? 'returned' : 'declined');
             if ($entry->learner->is($by)) {
                 throw Refusal::forbidden('own_record', says: 'own_practice');
             }

@@ -6,6 +6,7 @@ namespace App\Practice;
 
 use App\Competency\Permit;
 use App\People\User;
+use App\Planning\Plan;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
@@ -23,13 +24,20 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $minutes
  * @property CarbonImmutable $done_on
  * @property string|null $note
- * @property 'waiting'|'confirmed'|'declined' $state
+ * @property string|null $plan_id  that it was made after
+ * @property string|null $turn_id  at the gate, that filled in machine and minutes
+ * @property string|null $chip  what the chip looked like
+ * @property string|null $readings  as the learner wrote them
+ * @property string|null $mishap
+ * @property list<array{by: string, at: string, why: string, was: array<string, mixed>}> $edits  what it said before
+ * @property 'waiting'|'confirmed'|'declined'|'returned' $state
  * @property string|null $reason
  * @property CarbonImmutable|null $decided_at
  * @property CarbonImmutable $created_at
  * @property User $learner
  * @property User|null $decider
  * @property Machine $machine
+ * @property Plan|null $plan
  * @property Permit|null $permit
  */
 final class Entry extends Model
@@ -40,34 +48,36 @@ final class Entry extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['state' => 'waiting', 'note' => null, 'reason' => null, 'decided_at' => null, 'decided_by' => null];
+    /** What a chip may have looked like: curls, short pieces, powder, long strings, blue, packed in the flutes. */
+    public const CHIPS = ['curls', 'short', 'powder', 'strings', 'blue', 'packed'];
+
+    protected $attributes = [
+        'state' => 'waiting', 'note' => null, 'reason' => null, 'decided_at' => null, 'decided_by' => null, 'plan_id' => null,
+        'turn_id' => null, 'chip' => null, 'readings' => null, 'mishap' => null, 'edits' => '[]', 'permit_id' => null,
+    ];
 
     protected function casts(): array
     {
-        return ['done_on' => 'immutable_date', 'decided_at' => 'immutable_datetime'];
+        return ['done_on' => 'immutable_date', 'decided_at' => 'immutable_datetime', 'edits' => 'array'];
     }
 
-    /** @param  array{exercise: string, minutes: int, done_on: string, note?: string|null}  $exercise */
-    public function says(User $learner, Machine $machine, ?Permit $permit, array $exercise): bool
+    /**
+     * What a learner says of it, as it is compared and kept.
+     *
+     * @return array<string, mixed>
+     */
+    public function said(): array
     {
         return [
-            $this->learner_id,
-            $this->machine_id,
-            $this->permit_id,
-            $this->exercise,
-            $this->minutes,
-            $this->done_on->toDateString(),
-            (string) $this->note,
-        ]
-            === [
-                $learner->id,
-                $machine->id,
-                $permit?->id,
-                $exercise['exercise'],
-                (int) $exercise['minutes'],
-                $exercise['done_on'],
-                (string) ($exercise['note'] ?? ''),
-            ];
+            'machine_id' => $this->machine_id, 'permit_id' => $this->permit_id, 'exercise' => $this->exercise, 'minutes' => $this->minutes,
+            'done_on' => $this->done_on->toDateString(), 'note' => (string) $this->note, 'plan_id' => $this->plan_id,
+            'chip' => $this->chip, 'readings' => (string) $this->readings, 'mishap' => (string) $this->mishap,
+        ];
+    }
+
+    public function isOpen(): bool
+    {
+        return in_array($this->state, ['waiting', 'returned'], true);
     }
 
     /** Whether it would count for a permit once it is confirmed. */
@@ -93,6 +103,12 @@ final class Entry extends Model
     public function permit(): BelongsTo
     {
         return $this->belongsTo(Permit::class);
+    }
+
+    /** @return BelongsTo<Plan, $this> */
+    public function plan(): BelongsTo
+    {
+        return $this->belongsTo(Plan::class);
     }
 
     /** @return BelongsTo<Machine, $this> */

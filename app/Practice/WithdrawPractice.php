@@ -19,7 +19,7 @@ final class WithdrawPractice
             if ($entry === null) {
                 return;
             }
-            if ($entry->state !== 'waiting') {
+            if (! $entry->isOpen()) {
                 throw Refusal::because('already_decided', says: 'already_'.$entry->state);
             }
             $entry->delete();

@@ -33,7 +33,7 @@ const WHO = [
         'POST workshop/checks/{kind}',
         'POST planning/{kind}/questions', 'POST planning/{kind}/files/{format}',
         'GET workshop/machines', 'GET workshop/cribs', 'GET workshop/materials', 'GET workshop/policy',
-        'DELETE practice/entries/{entry}',
+        'DELETE practice/entries/{entry}', 'GET gate/turns', 'PUT practice/entries/{entry}',
     ],
     'the learner and whoever teaches' => [
         'GET records/learners/{learner}',

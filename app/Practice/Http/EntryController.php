@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Practice\Http;
 
 use App\People\User;
+use App\Practice\ChangePractice;
 use App\Practice\DecideOnPractice;
 use App\Practice\Entry;
 use App\Practice\Http\Requests\EntryRequest;
@@ -21,11 +22,13 @@ use Illuminate\Support\Str;
 
 final class EntryController
 {
+    private const SHOWN = ['machine', 'permit', 'decider', 'plan'];
+
     public function index(User $learner): AnonymousResourceCollection
     {
         return EntryResource::collection(
             Entry::query()
-                ->with(['machine', 'permit', 'decider'])
+                ->with(self::SHOWN)
                 ->where('learner_id', $learner->id)
                 ->orderByDesc('done_on')
                 ->orderByDesc('id')
@@ -38,9 +41,20 @@ final class EntryController
     {
         $machine = Machine::query()->where('slug', $request->string('machine')->value())->firstOrFail();
 
-        $entry = $log($user, $machine, $request->entry())->load(['machine', 'permit', 'decider']);
+        $entry = $log($user, $machine, $request->entry())->load(self::SHOWN);
 
         return (new EntryResource($entry))->response()->setStatusCode(201);
+    }
+
+    /** By its learner, or by whoever teaches them, who says why. */
+    public function update(EntryRequest $request, Entry $entry, ChangePractice $change, #[CurrentUser] User $user): EntryResource
+    {
+        abort_if($user->learns() && $entry->learner_id !== $user->id, 404);
+        $user->learns() || Gate::authorize('teach-learner', $entry->learner);
+        $machine = Machine::query()->where('slug', $request->string('machine')->value())->firstOrFail();
+        $why = $request->filled('why') ? $request->string('why')->value() : null;
+
+        return new EntryResource($change($entry, $user, $machine, $request->entry(), $why)->load(self::SHOWN));
     }
 
     /** Taken back twice, it is gone once. */
@@ -59,11 +73,13 @@ final class EntryController
         /** @var array{reason?: string|null} $given */
         $given = $request->validate([
             'confirm' => ['required', 'boolean'],
+            'back' => ['nullable', 'boolean'],
             'reason' => ['required_if:confirm,false', 'nullable', 'string', 'max:300'],
         ]);
 
         return new EntryResource(
-            $decide($entry, $user, $request->boolean('confirm'), $given['reason'] ?? null)->load(['machine', 'permit', 'decider']),
+            $decide($entry, $user, $request->boolean('confirm'), $given['reason'] ?? null, back: $request->boolean('back'))
+                ->load(self::SHOWN),
         );
     }
 }

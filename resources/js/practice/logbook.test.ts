@@ -1,4 +1,5 @@
 import type { Schemas } from '@/api/client';
+import { send } from '@/api/outbox';
 import { mountIn, signedIn } from '@/test/mountIn';
 import { called, Refusal, serve } from '@/test/server';
 import { machine } from '@/test/shapes';
@@ -10,7 +11,15 @@ import LogbookPage from './LogbookPage.vue';
 const entry = (given: Partial<Schemas['PracticeEntry']> = {}): Schemas['PracticeEntry'] => ({
   id: 'e1',
   machine: 'Bench drill',
+  machine_slug: 'bench',
   permit: null,
+  permit_code: null,
+  plan: null,
+  chip: null,
+  readings: null,
+  mishap: null,
+  from_gate: false,
+  edits: [],
   exercise: 'Two plates',
   minutes: 45,
   done_on: '2031-05-02',
@@ -53,25 +62,55 @@ describe('a logbook', () => {
     expect(page.emitted('taken')?.[0]?.[0]).toMatchObject({ id: 'e1', exercise: 'Two plates' });
   });
 
-  it('is confirmed by whoever teaches, who is asked once; declined only with a reason', async () => {
+  it('is confirmed by whoever teaches in one tap; sent back or declined only with a reason', async () => {
     const page = await entries([entry()], 'instructor');
     serve('POST /api/practice/entries/e1/decision', entry({ state: 'confirmed' }));
-    await page.findAll('button')[1]?.trigger('click');
-    expect(called('POST /api/practice/entries/e1/decision')).toHaveLength(0);
+    const press = (word: string) =>
+      page
+        .findAll('button')
+        .find((button) => button.text() === word)
+        ?.trigger('click');
+    const sent = () => called('POST /api/practice/entries/e1/decision').map((call) => call.body);
+    await press('Send back');
+    expect(sent()).toEqual([]);
+    await page.find('form input').setValue('Which holes?');
+    await page.find('form').trigger('submit');
+    await flushPromises();
+    expect(sent()).toEqual([{ confirm: false, back: true, reason: 'Which holes?' }]);
+    await press('Decline');
     await page.find('form input').setValue('Nothing was clamped');
     await page.find('form').trigger('submit');
     await flushPromises();
-    expect(called('POST /api/practice/entries/e1/decision')[0]?.body).toEqual({
-      confirm: false,
-      reason: 'Nothing was clamped',
-    });
-    await page.findAll('button')[0]?.trigger('click');
+    expect(sent()[1]).toEqual({ confirm: false, back: false, reason: 'Nothing was clamped' });
+    await press('Confirm');
     await flushPromises();
-    expect(called('POST /api/practice/entries/e1/decision')).toHaveLength(1);
-    document.querySelector<HTMLFormElement>('[role=dialog] form')?.requestSubmit();
-    await flushPromises();
-    expect(called('POST /api/practice/entries/e1/decision')[1]?.body).toEqual({ confirm: true });
+    expect(sent()[2]).toEqual({ confirm: true });
     page.unmount();
+  });
+
+  it('hands what was sent back to its learner again, to be put right', async () => {
+    const page = await entries(
+      [entry({ state: 'returned', reason: 'Which holes?', decided_by: 'Ada Example' })],
+      'learner',
+    );
+    expect(page.text()).toContain('Which holes?');
+    await page.findAll('button')[0]?.trigger('click');
+    expect(page.emitted('taken')?.[0]?.[0]).toMatchObject({ id: 'e1', state: 'returned' });
+  });
+
+  it('shows what is still on this device', async () => {
+    serve('POST /api/practice/entries', new Refusal(503, 'Away.'));
+    signedIn('learner');
+    void send('x1', {
+      about: 'practice:x1',
+      method: 'POST',
+      path: '/api/practice/entries',
+      body: { exercise: 'Second of today', minutes: 20 },
+      label: { key: 'outbox.practice' },
+    }).catch(() => undefined);
+    const page = await entries([], 'learner');
+    expect(page.text()).toContain('Second of today');
+    expect(page.text()).toContain('goes out with the network');
   });
 
   it('says so while it is empty', async () => {

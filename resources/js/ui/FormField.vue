@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { useId } from 'vue';
 
-defineProps<{ label: string; hint?: string; error?: string }>();
-const id = useId();
+const props = defineProps<{ label: string; hint?: string; error?: string; asId?: string }>();
+const made = useId();
+/** Where something else has to find the field, it has a name of its own. */
+const id = props.asId ?? made;
 </script>
 
 <template>

@@ -6,10 +6,17 @@ namespace App\Practice\Http\Requests;
 
 use App\People\User;
 use App\Policy\Policy;
+use App\Practice\Entry;
+use App\Practice\LogPractice;
 use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
-/** What a learner did at a machine, as they enter it. */
+/**
+ * What a learner did at a machine, as they enter it.
+ *
+ * @phpstan-import-type Exercise from LogPractice
+ */
 final class EntryRequest extends FormRequest
 {
     private const DAYS_BACK = 92;
@@ -18,7 +25,7 @@ final class EntryRequest extends FormRequest
     {
         $user = $this->user();
 
-        return $user instanceof User && $user->learns();
+        return $user instanceof User && ($user->learns() || ($this->isMethod('PUT') && $user->teaches()));
     }
 
     /** @return array<string, mixed> */
@@ -43,13 +50,27 @@ final class EntryRequest extends FormRequest
             ],
             'permit' => ['nullable', 'string', 'max:60'],
             'note' => ['nullable', 'string', 'max:1000'],
+            'plan' => ['nullable', 'uuid', 'exists:planning_plans,id'],
+            'turn' => ['nullable', 'uuid'],
+            'chip' => ['nullable', Rule::in(Entry::CHIPS)],
+            'readings' => ['nullable', 'string', 'max:300'],
+            'mishap' => ['nullable', 'string', 'max:600'],
+            // An instructor who changes what somebody else wrote says why.
+            'why' => [$this->byTeacher() ? 'required' : 'nullable', 'string', 'min:3', 'max:300'],
         ];
     }
 
-    /** @return array{id: string, exercise: string, minutes: int, done_on: string, note?: string|null, permit?: string|null} */
+    private function byTeacher(): bool
+    {
+        $user = $this->user();
+
+        return $user instanceof User && $user->teaches();
+    }
+
+    /** @return Exercise */
     public function entry(): array
     {
-        /** @var array{id: string, exercise: string, minutes: int, done_on: string, note?: string|null, permit?: string|null} */
-        return $this->safe(['id', 'exercise', 'minutes', 'done_on', 'note', 'permit']);
+        /** @var Exercise */
+        return $this->safe(['id', 'exercise', 'minutes', 'done_on', 'note', 'permit', 'plan', 'turn', 'chip', 'readings', 'mishap']);
     }
 }
