@@ -135,9 +135,12 @@ final class PublishSheet
                 continue;
             }
             $hole = Given::text($criterion['hole'] ?? null);
+            if ($hole !== '' && $part?->hasHole($hole) !== true) {
+                continue;
+            }
             try {
                 WaysOfMeasuring::of(Fields::of([
-                    ...($part !== null && $part->hasHole($hole) ? $part->hole($hole) : ['lower_mm' => 0, 'upper_mm' => 1]), ...$criterion,
+                    ...($part !== null && $hole !== '' ? $part->hole($hole) : []), ...$criterion,
                 ]), $personal);
             } catch (CoreException $fault) {
                 $faults[] = $saying('criteria', Given::text($criterion['id'] ?? null), $fault);

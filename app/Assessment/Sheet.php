@@ -30,6 +30,7 @@ use MillStep\Core\Border\Fields;
  * @property list<SheetCriterion> $criteria
  * @property list<array{id: string, name: string}> $dimensions  everybody has their own of
  * @property list<SheetTask> $tasks  what the learner works out from them
+ * @property array<string, array<string, mixed>> $translations
  * @property bool $own  written in this shop
  * @property int|null $published_by
  * @property string|null $change_note

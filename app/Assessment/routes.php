@@ -8,6 +8,7 @@ use App\Assessment\Http\PartController;
 use App\Assessment\Http\PhotoController;
 use App\Assessment\Http\SecondController;
 use App\Assessment\Http\SheetController;
+use App\Assessment\Http\SheetWritingController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
@@ -22,6 +23,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('parts/{code}', [PartController::class, 'show']);
     Route::get('learners/{learner}/measuring', [MeasuredController::class, 'learner'])->can('view-record', 'learner');
     Route::get('gauges/{gauge}/repeatability', [MeasuredController::class, 'gauge'])->can('teach');
+    Route::get('sheets', [SheetWritingController::class, 'index'])->can('teach');
+    Route::get('sheets/{code}', [SheetWritingController::class, 'show'])->can('teach');
+    Route::put('sheets/{code}', [SheetWritingController::class, 'store'])->can('lead');
     Route::get('photos/{photo}', [PhotoController::class, 'show']);
     Route::put('attempts/{attempt}/second', [SecondController::class, 'take'])->can('teach');
     Route::post('attempts/{attempt}/second', [SecondController::class, 'say'])->can('teach');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Content;
 
 use App\Assessment\PublishSheet;
+use App\Assessment\Sheet;
 use App\Competency\DefinePermit;
 use App\Learning\Lesson;
 use App\Learning\LessonFile;
@@ -66,7 +67,13 @@ final class TakeIn
                 }
             });
             $each($pack->lists('checks', $faults), ($this->check)(...));
-            $each($pack->lists('sheets', $faults), ($this->sheet)(...));
+            $ownSheets = Sheet::query()->where('own', true)->pluck('code')->all();
+            $each($pack->lists('sheets', $faults), function (YamlText $file, array $translations) use ($pack, $by, $ownSheets): void {
+                /** @var array<string, YamlText> $translations */
+                if ($pack->isOwn() || ! in_array($file->values['code'] ?? null, $ownSheets, true)) {
+                    ($this->sheet)($file, $translations, $by, $pack->isOwn());
+                }
+            });
             $each(self::inOrder($pack->lists('permits', $faults)), ($this->permit)->fromFile(...));
             FaultyContent::unless($faults);
             DB::table('content_packs')->upsert([

@@ -15,6 +15,7 @@ use App\Assessment\Second\TakeSecondSeat;
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
 use App\People\User;
+use App\Workshop\Gauges\Gauge;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Str;
@@ -110,7 +111,8 @@ final class DemoAssessments
     private function write(SheetAttempt $attempt, User $by, Seat $seat, array $criterion, array $what): void
     {
         ($this->mark)($attempt, $by, $seat, [
-            'id' => (string) Str::uuid7(), 'criterion' => $criterion['id'], 'made_at' => CarbonImmutable::now(), 'units' => 'mm', ...$what,
+            'id' => (string) Str::uuid7(), 'criterion' => $criterion['id'], 'made_at' => CarbonImmutable::now(), 'units' => 'mm',
+            ...(isset($what['reading']) ? ['gauge' => $this->gauge($criterion, $seat)] : []), ...$what,
         ]);
     }
 
@@ -186,6 +188,25 @@ final class DemoAssessments
             ],
             default => ['value' => self::typed(max(0.0, $part['mm'] + $noise()))],
         };
+    }
+
+    /**
+     * The gauge that lay there; learners have the older caliper, which is past its date.
+     *
+     * @param  SheetCriterion  $criterion
+     */
+    private function gauge(array $criterion, Seat $seat): ?string
+    {
+        $slug = match (true) {
+            ($criterion['measure'] ?? '') === 'plug' => 'plugs-6-h7-and-10-h7',
+            ($criterion['measure'] ?? '') === 'thread' => 'm4-thread-gauge',
+            ($criterion['feature'] ?? '') === 'depth' => 'depth-gauge',
+            ($criterion['feature'] ?? '') === 'gap' => 'square-and-feelers',
+            default => $seat === Seat::Learner ? 'caliper-2' : 'caliper-1',
+        };
+
+        // A shop that was told of no gauges measures with its caliper.
+        return Gauge::query()->where('slug', $slug)->exists() ? $slug : null;
     }
 
     /** @param  SheetCriterion  $criterion */

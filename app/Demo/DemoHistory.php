@@ -38,7 +38,8 @@ use MillStep\Core\Measure\Limits;
  * own time, all in the order in which they happened.
  *
  * @phpstan-type Story array{name: string, email?: string, lessons: 'all'|list<string>, check?: string, half_way?: bool,
- *     practice?: list<int>, waiting?: list<array{exercise: string, minutes: int}>, assessment?: string, acknowledged?: bool,
+ *     practice?: list<int>, waiting?: list<array{exercise: string, minutes: int}>, assessment?: string,
+ *     first_try?: string, acknowledged?: bool,
  *     signed_days_ago?: int, last_run_days_ago?: int, scope?: array<string, mixed>,
  *     hold?: array{type: 'suspended'|'revoked'|'incident_hold'|'reinstated', days_ago: int, reason: string},
  *     further?: array<string, 'lessons'|'check'|'practice'|'assessment'|'signed'>}
@@ -55,6 +56,9 @@ final class DemoHistory
 
     /** @var list<array{CarbonImmutable, \Closure(): mixed}> */
     private array $events = [];
+
+    /** @var list<User> */
+    private array $instructors = [];
 
     public function __construct(
         private readonly OpenLesson $openLesson,
@@ -78,6 +82,7 @@ final class DemoHistory
      */
     public function plan(User $learner, array $instructors, CarbonImmutable $startedOn, array $story): void
     {
+        $this->instructors = $instructors;
         $instructor = $instructors[$learner->id % count($instructors)];
         $permit = Permit::query()->with('statements')->where('code', self::MAIN)->firstOrFail();
         // A class lasts from the first day to a few days before the signature, or to yesterday.
@@ -130,6 +135,9 @@ final class DemoHistory
                 CarbonImmutable::now()->subHours(2),
                 fn () => $this->practice($learner, $waiting['exercise'], $waiting['minutes'], null),
             );
+        }
+        if (isset($story['first_try'])) {
+            $this->on($at(0.66, 10), fn () => $this->assess($learner, $story['first_try'], $instructor));
         }
         if (isset($story['assessment'])) {
             $this->on($at(0.92, 14), fn () => $this->assess($learner, $story['assessment'], $instructor));
@@ -303,6 +311,9 @@ final class DemoHistory
 
     private function assess(User $learner, string $outcome, User $assessor, string $sheet = 'PS-through-holes'): void
     {
-        $this->assessments->conduct($learner, $outcome, $assessor, $sheet);
+        // Every other time another instructor watches.
+        $others = array_values(array_filter($this->instructors, static fn (User $other): bool => ! $other->is($assessor)));
+        $watched = $others !== [] && ($learner->id + strlen($sheet)) % 2 === 0;
+        $this->assessments->conduct($learner, $outcome, $assessor, $sheet, $watched ? $others[$learner->id % count($others)] : null);
     }
 }

@@ -19,6 +19,8 @@ use App\Policy\Shop;
 use App\Workshop\AddDrillSet;
 use App\Workshop\Bar;
 use App\Workshop\Crib;
+use App\Workshop\Gauges\CheckGauge;
+use App\Workshop\Gauges\SaveGauge;
 use App\Workshop\Machine;
 use App\Workshop\MaterialRow;
 use App\Workshop\Part;
@@ -38,9 +40,11 @@ use Symfony\Component\Yaml\Yaml;
  *
  * @phpstan-type DemoCrib array{slug: string, name: string, note?: string, sets?: list<array{series: string, edge?: 'normal'|'zero_rake'}>,
  *     tools?: list<array<string, mixed>&array{sizes: list<string>, types?: list<string|null>}>}
+ * @phpstan-type DemoGauge array{name: string, kind: string, resolution_mm: float, uncertainty_mm: float, zero_error_mm: float,
+ *     checked_days_ago: int, due_in_days: int, against: string}
  * @phpstan-type DemoMachine array<string, mixed>&array{slug: string, cribs: list<string>, in_service?: bool, service_note?: string}
  * @phpstan-type DemoShopFile array{name: string, policy: array<string, mixed>, cribs: list<DemoCrib>, machines: list<DemoMachine>,
- *     bars: list<array<string, mixed>>, materials: list<array<string, mixed>&array{key: string}>}
+ *     bars: list<array<string, mixed>>, materials: list<array<string, mixed>&array{key: string}>, gauges: list<DemoGauge>}
  * @phpstan-type DemoPlan array{name: string, kind: string, part: string, request: array<string, mixed>}
  * @phpstan-type DemoStaff array{name: string, email: string, role: string, signs?: bool, all_cohorts?: bool, teaches?: list<string>}
  * @phpstan-type DemoPeople array{staff: list<DemoStaff>, cohorts: list<array{name: string, started_days_ago: int, learners: list<Story>}>}
@@ -60,6 +64,8 @@ final class DemoShop
         private readonly SaveMachine $saveMachine,
         private readonly SavePlan $savePlan,
         private readonly TakeIn $takeIn,
+        private readonly SaveGauge $saveGauge,
+        private readonly CheckGauge $checkGauge,
     ) {
     }
 
@@ -167,6 +173,22 @@ final class DemoShop
         }
     }
 
+    /** What the shop measures with, as it was checked: one is past its date. */
+    private function gauges(User $lead): void
+    {
+        /** @var DemoShopFile $shop */
+        $shop = $this->yaml('shop.yaml');
+        $today = CarbonImmutable::now();
+        foreach ($shop['gauges'] as $given) {
+            $gauge = ($this->saveGauge)(null, array_intersect_key($given, array_flip(['name', 'kind', 'resolution_mm', 'uncertainty_mm'])));
+            ($this->checkGauge)($gauge, $lead, [
+                'id' => (string) Str::uuid7(), 'checked_on' => $today->subDays($given['checked_days_ago'])->toDateString(),
+                'against' => $given['against'], 'zero_error_mm' => (float) $given['zero_error_mm'],
+                'due_on' => $today->addDays($given['due_in_days'])->toDateString(),
+            ]);
+        }
+    }
+
     /** @param  DemoPeople  $people */
     private function everybody(array $people): void
     {
@@ -179,7 +201,9 @@ final class DemoShop
                 $instructors[] = $user;
             }
         }
-        $this->plans(User::query()->where('role', Role::Lead)->firstOrFail());
+        $lead = User::query()->where('role', Role::Lead)->firstOrFail();
+        $this->plans($lead);
+        $this->gauges($lead);
         foreach ($people['cohorts'] as $given) {
             $startedOn = CarbonImmutable::now()->subDays($given['started_days_ago'])->startOfDay();
             $cohort = Cohort::query()->create(['name' => $given['name'], 'starts_on' => $startedOn]);

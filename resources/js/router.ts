@@ -144,6 +144,19 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/teaching/sheets',
+      name: 'sheets',
+      component: () => import('./assessment/SheetsPage.vue'),
+      meta: { roles: TEACH },
+    },
+    {
+      path: '/teaching/sheets/:code',
+      name: 'written-sheet',
+      component: () => import('./assessment/WrittenSheetPage.vue'),
+      props: true,
+      meta: { roles: TEACH },
+    },
+    {
       path: '/teaching/assessors',
       name: 'assessors',
       component: () => import('./records/AssessorsPage.vue'),

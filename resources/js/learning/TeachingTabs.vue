@@ -7,7 +7,7 @@ import { useI18n } from 'vue-i18n';
 defineProps<{ current: string }>();
 const { t } = useI18n();
 const tabs = computed(() =>
-  (['warm-up', 'lessons', 'checks', 'assessors'] as const).map((key) => ({
+  (['warm-up', 'lessons', 'checks', 'sheets', 'assessors'] as const).map((key) => ({
     key,
     label: t(`teaching.tabs.${key}`),
     to: { name: key },
