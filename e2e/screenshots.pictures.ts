@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { holdBadge, keepOpen, machineScreen, person, putAway, sayWhat } from './people';
+import { hand, measure, say } from './sheet';
 
 test.afterAll(putAway);
 
@@ -67,16 +68,11 @@ test('@picture', async ({ browser }) => {
   await tablet.goto('/today');
   await tablet.getByRole('link', { name: /Fia Grimwade/ }).click();
   await tablet.getByRole('button', { name: /the sheet/ }).click();
-  for (const what of ['Eye protection on', 'Work held against', 'Standstill before']) {
-    await tablet
-      .getByRole('group', { name: new RegExp(what) })
-      .getByRole('button', { name: /^✓ met$/ })
-      .click();
-  }
-  await tablet.getByLabel('Hole A diameter').fill('9.12');
-  await tablet.getByLabel('Hole C diameter').fill('9.29');
-  await tablet.getByLabel('Hole C diameter').press('Tab');
-  await expect(tablet.getByText(/doubtful, measure again/)).toBeVisible();
+  for (const what of ['eyes', 'clothing', 'machine', 'drill', 'held', 'tried', 'path', 'key'])
+    await say(tablet, what, 'met');
+  await measure(tablet, 'dia-A', { reading: '9.12' });
+  await measure(tablet, 'dia-C', { reading: '9.29' });
+  await expect(hand(tablet).getByText(/doubtful, measure again/)).toBeVisible();
   await expect(tablet.getByText('all saved')).toBeVisible();
   await tablet.evaluate(() => window.scrollTo(0, 120));
   await tablet.screenshot({ path: `${FOLDER}/sheet-tablet.png` });

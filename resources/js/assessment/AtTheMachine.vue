@@ -62,8 +62,19 @@ function move(by: 1 | -1) {
   const to = criteria.value[Math.min(Math.max(index.value + by, 0), criteria.value.length - 1)];
   if (to) kept.value = to.id;
 }
+/** A second tap of the same finger belongs to the criterion that it was meant for, not to the next one. */
+const ONE_TAP_MS = 400;
+let wentOn = -Infinity;
+function tap(result: Result) {
+  if (performance.now() - wentOn > ONE_TAP_MS) mark(result);
+}
+function go(id: string) {
+  wentOn = -Infinity;
+  kept.value = id;
+}
 /** On to the next that is open, in working order. */
 function goOn(from: Criterion) {
+  wentOn = performance.now();
   const here = criteria.value.findIndex(({ id }) => id === from.id);
   const next = [...criteria.value.slice(here + 1), ...criteria.value.slice(0, here)].find(isOpen);
   kept.value = next?.id ?? from.id;
@@ -166,7 +177,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
       :criteria="criteria"
       :at="at?.id ?? null"
       :faults="marks.refused.value"
-      @go="kept = $event"
+      @go="go"
     />
     <div v-if="at" class="max-md:order-1">
       <div class="sheet sticky top-20 space-y-3 p-4" data-testid="hand">
@@ -194,7 +205,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
           @decline="decline"
           @correct="correcting = at"
         />
-        <VerdictHand v-else :criterion="at" :locked="locked" @mark="mark" />
+        <VerdictHand v-else :criterion="at" :locked="locked" @mark="tap" />
         <SlipNote
           v-if="marks.last.value && marks.last.value.what"
           :key="marks.last.value.id"

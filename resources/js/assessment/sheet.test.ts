@@ -218,6 +218,14 @@ describe('a practical sheet', () => {
     expect(sent()).toHaveLength(3);
   });
 
+  it('takes a double tap as one: the second does not fall on the next criterion', async () => {
+    await open();
+    await verdict('met')?.trigger('click');
+    await verdict('met')?.trigger('click');
+    await wait();
+    expect(sent().map(({ criterion: id }) => id)).toEqual(['eyes']);
+  });
+
   it('asks once before a critical slip ends it, and only then', async () => {
     await open();
     await go('held');

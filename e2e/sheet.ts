@@ -1,0 +1,66 @@
+import { expect, type Page } from '@playwright/test';
+import { call, learnerId } from './people';
+
+/** A practical sheet as it is used at the machine: the criterion in hand, and what is marked there. */
+export const hand = (page: Page) => page.getByTestId('hand');
+
+/** Takes a criterion into hand. */
+export async function take(page: Page, id: string): Promise<void> {
+  await page.locator(`#criterion-${id}`).click();
+  await expect(page.locator(`#criterion-${id}`)).toHaveAttribute('aria-current', 'step');
+}
+
+/** The big key of a verdict, for the criterion in hand. */
+export const key = (page: Page, word: 'met' | 'prompted' | 'not met' | 'not seen') =>
+  hand(page).getByRole('button', { name: new RegExp(`^${word}`) });
+
+export async function say(page: Page, id: string, word: 'met' | 'prompted' | 'not met' | 'not seen'): Promise<void> {
+  await take(page, id);
+  await key(page, word).click();
+}
+
+async function type(page: Page, reading: Record<string, string>): Promise<void> {
+  for (const [field, text] of Object.entries(reading)) await hand(page).getByLabel(field, { exact: true }).fill(text);
+  await hand(page).getByRole('button', { name: 'Enter the reading' }).click();
+}
+
+/** The learner measures on this tablet, and whoever assesses after them. */
+export async function measure(page: Page, id: string, reading: Record<string, string>): Promise<void> {
+  await take(page, id);
+  await type(page, reading);
+  await expect(hand(page).getByText('has measured')).toBeVisible();
+  await type(page, reading);
+}
+
+/** Whoever assesses measures what the learner has measured already, or measures again. */
+export const measureToo = type;
+
+export async function openSheet(page: Page, learner: string, sheet = 'PS-through-holes'): Promise<string> {
+  const { body } = await call(page, 'POST', '/api/assessment/attempts', {
+    id: crypto.randomUUID(),
+    sheet,
+    learner_id: await learnerId(page, learner),
+  });
+  const id = (body as { id: string }).id;
+  await page.goto(`/sheets/${id}`);
+  await expect(page.getByRole('heading', { name: new RegExp(learner) })).toBeVisible();
+  return id;
+}
+
+export interface Criterion {
+  id: string;
+  kind: 'observed' | 'measured' | 'judged';
+  asks?: 'length' | 'place' | 'plug' | 'thread';
+  wants?: { lower_mm?: number; upper_mm?: number };
+  mark: { result: string } | null;
+  readings?: { typed: Record<string, string>; units: string }[];
+  learner?: { done: boolean; readings: { typed: Record<string, string> }[] | null };
+}
+
+/** A sheet as the server has it. */
+export async function kept(
+  page: Page,
+  id: string,
+): Promise<{ criteria: Criterion[]; outcome: string | null; part_code: string | null }> {
+  return (await call(page, 'GET', `/api/assessment/attempts/${id}`)).body as Awaited<ReturnType<typeof kept>>;
+}
