@@ -112,6 +112,8 @@ async function read(of: Schemas['Seat'], reading: Record<string, string>, gauge:
   const why = correcting.value?.id === criterion.id ? unsure.value : null;
   correcting.value = unsure.value = null;
   await marks.set(criterion.id, { seat: of, reading, gauge, ...(why ? { why } : {}) }, criterion.text);
+  // Whoever has gone elsewhere meanwhile stays there.
+  if (at.value?.id !== criterion.id) return;
   const now = props.attempt.criteria.find(({ id }) => id === criterion.id);
   const waitsForTheOther = marks.stuck.value === null && of === 'learner';
   if (!waitsForTheOther && now && (marks.stuck.value !== null || !isOpen(now)) && !now.too_far_apart) goOn(criterion);

@@ -69,7 +69,10 @@ function read() {
   sent = typed.value;
   typed.value = {};
 }
-const focus = () => nextTick(() => form.value?.querySelector<HTMLElement>('input')?.focus());
+async function focus() {
+  await nextTick();
+  form.value?.querySelector<HTMLElement>('input')?.focus();
+}
 onMounted(focus);
 defineExpose({ focus });
 </script>

@@ -8,15 +8,15 @@ const PORT = 4711;
  * A gauge with a cable: its program on this device hands each reading over a local socket, and it lands where the cursor is, as if
  * it had been typed. A gauge that types needs none of this.
  */
-export function useCaliper(focus: () => unknown) {
+export function useCaliper(focus: () => Promise<void> | undefined) {
   const wanted = useLocalStorage('millstep.caliper', false);
   const connected = ref(false);
   const failed = ref(false);
   let socket: WebSocket | null = null;
 
-  function type(reading: string) {
+  async function type(reading: string) {
     const field = document.activeElement;
-    if (!(field instanceof HTMLInputElement) || !field.classList.contains('reading')) focus();
+    if (!(field instanceof HTMLInputElement) || !field.classList.contains('reading')) await focus();
     const target = document.activeElement;
     if (!(target instanceof HTMLInputElement)) return;
     target.value = reading;
@@ -29,7 +29,7 @@ export function useCaliper(focus: () => unknown) {
     failed.value = false;
     socket = new WebSocket(`ws://127.0.0.1:${PORT}/`);
     socket.onopen = () => (connected.value = true);
-    socket.onmessage = (event: MessageEvent<string>) => type(event.data.trim());
+    socket.onmessage = (event: MessageEvent<string>) => void type(event.data.trim());
     socket.onclose = () => {
       failed.value = !connected.value;
       connected.value = false;
