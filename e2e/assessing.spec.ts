@@ -133,8 +133,11 @@ test('a reading comes from a gauge on a cable, or from one that types', async ({
     await expect(hand(tablet).getByText('has measured')).toBeVisible();
     await hand(tablet).getByLabel('Gauge').selectOption({ label: 'Caliper 1' });
     caliper.stdin?.write('9.1\n');
-    await expect(hand(tablet).getByText('9.11 mm')).toBeVisible();
     await expect(tablet.locator('#criterion-dia-A')).toContainText('✓');
+    await take(tablet, 'dia-A');
+    // The gauge shows 0.01 at nothing.
+    await expect(hand(tablet)).toContainText('Magnus Nightjar: 9.12 mm');
+    await expect(hand(tablet)).toContainText('Assessor: 9.11 mm · Caliper 1');
   } finally {
     caliper.kill();
   }

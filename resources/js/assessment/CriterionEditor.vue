@@ -17,7 +17,10 @@ const tell = (text: string) => (said.value = { ...said.value, text });
 const setLevel = (key: string, words: string) => set({ levels: { ...line.value.levels, [key]: words } });
 const tellLevel = (key: string, words: string) =>
   (said.value = { ...said.value, levels: { ...said.value?.levels, [key]: words } });
-const levels = computed(() => Object.keys(line.value.levels ?? {}));
+const ORDER = ['met', 'prompted', 'not_met'];
+const levels = computed(() =>
+  Object.keys(line.value.levels ?? {}).sort((a, b) => ORDER.indexOf(a) - ORDER.indexOf(b) || Number(a) - Number(b)),
+);
 const groups = computed(() =>
   (['safety', 'work', 'why', 'measured'] as const).map((value) => ({ value, label: t(`sheet.group.${value}`) })),
 );

@@ -160,6 +160,18 @@ const canSign = computed(() => standing.value.stage >= 4);
             class="inline-flex min-h-12 items-center print:hidden"
             >{{ t('record.seeSheet') }}</RouterLink
           >
+          <RouterLink
+            v-if="sheet.last_attempt"
+            :to="{ name: 'measuring', params: { id: learnerId } }"
+            class="inline-flex min-h-12 items-center print:hidden"
+            >{{ t('record.measuring') }}</RouterLink
+          >
+          <RouterLink
+            v-if="own && sheet.open_attempt"
+            :to="{ name: 'sheet', params: { id: sheet.open_attempt } }"
+            class="inline-flex min-h-12 items-center border border-quiet px-5 font-semibold no-underline print:hidden"
+            >{{ t('record.measure') }}</RouterLink
+          >
           <BigButton v-if="!own" class="print:hidden" :busy="openSheet.busy.value" @click="openSheet.run(sheet.code)">{{
             t(sheet.open_attempt ? 'record.resumeSheet' : 'record.openSheet')
           }}</BigButton>

@@ -133,7 +133,6 @@ const faults = computed(() => log.fieldErrors.value);
     <section>
       <h1>{{ t('practice.own') }}</h1>
       <p class="mt-1 text-quiet">{{ t('practice.words') }}</p>
-      <PracticeTotals v-if="person" :learner-id="person.id" class="mt-3" />
       <section v-if="unlogged.length > 0" class="mt-3">
         <h2>{{ t('practice.turns') }}</h2>
         <ul class="mt-1 flex flex-wrap gap-2">
@@ -268,6 +267,7 @@ const faults = computed(() => log.fieldErrors.value);
           t('practice.log')
         }}</BigButton>
       </form>
+      <PracticeTotals v-if="person" :learner-id="person.id" class="mt-4" />
     </section>
     <LogbookEntries v-if="person" :learner-id="person.id" @taken="again" />
   </div>

@@ -16,8 +16,8 @@ const record = useQuery({
 const underWay = computed(() =>
   (record.data.value?.permits ?? []).filter(
     ({ standing, practice }) =>
-      standing.stage >= 1 &&
       standing.stage < 4 &&
+      (standing.stage >= 2 || practice.count > 0 || practice.minutes > 0 || practice.waiting > 0) &&
       (practice.count < practice.count_needed || practice.minutes < practice.minutes_needed),
   ),
 );

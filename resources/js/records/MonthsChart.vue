@@ -12,8 +12,7 @@ const LEFT = 44;
 const BOTTOM = 26;
 const most = computed(() => Math.max(1, ...props.assessor.months.map(({ of }) => of)));
 const step = computed(() => (WIDTH - LEFT) / Math.max(1, props.assessor.months.length));
-const y = (percent: number) => 8 + ((100 - percent) / 50) * (HEIGHT - BOTTOM - 8);
-const floor = (percent: number) => Math.max(50, percent);
+const y = (percent: number) => 8 + ((100 - percent) / 100) * (HEIGHT - BOTTOM - 8);
 const bars = computed(() =>
   props.assessor.months.map((month, index) => ({
     ...month,
@@ -34,7 +33,7 @@ const label = (month: string) => d(new Date(`${month}-15T12:00:00Z`), { month: '
       :aria-label="t('assessors.chart', { name: assessor.name })"
     >
       <g font-size="11" fill="var(--quiet)" font-family="var(--font-mono)">
-        <template v-for="percent in [50, 75, 100]" :key="percent">
+        <template v-for="percent in [0, 50, 100]" :key="percent">
           <line :x1="LEFT" :x2="WIDTH" :y1="y(percent)" :y2="y(percent)" stroke="var(--hairline)" />
           <text :x="LEFT - 6" :y="y(percent) + 4" text-anchor="end">{{ percent }} %</text>
         </template>
@@ -46,16 +45,16 @@ const label = (month: string) => d(new Date(`${month}-15T12:00:00Z`), { month: '
         v-for="bar in bars"
         :key="`b${bar.month}`"
         :x="bar.x - bar.width / 2"
-        :y="y(floor(bar.percent))"
+        :y="y(bar.percent)"
         :width="bar.width"
-        :height="y(50) - y(floor(bar.percent))"
+        :height="y(0) - y(bar.percent)"
         fill="var(--blue)"
       />
       <line
         :x1="LEFT"
         :x2="WIDTH"
-        :y1="y(floor(assessor.shop_percent))"
-        :y2="y(floor(assessor.shop_percent))"
+        :y1="y(assessor.shop_percent)"
+        :y2="y(assessor.shop_percent)"
         stroke="var(--bronze)"
         stroke-width="2"
         stroke-dasharray="8 5"
