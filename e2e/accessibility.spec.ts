@@ -45,6 +45,11 @@ test('no main view has a serious fault of accessibility', async ({ browser }) =>
     [lead, '/teaching/lessons'],
     [lead, '/teaching/lessons/C6'],
     [lead, '/workshop/content'],
+    [lead, '/workshop/gauges'],
+    [instructor, '/today/assess'],
+    [instructor, '/teaching/sheets'],
+    [instructor, '/teaching/sheets/PS-rings'],
+    [lead, '/teaching/assessors'],
   ] as const;
   // Each at their own device, all at once.
   await Promise.all(

@@ -7,6 +7,10 @@ const TABLET = { width: 1180, height: 820 };
 const SHOP = ['/today', '/workshop', '/workshop/cribs', '/workshop/materials', '/workshop/policy', '/workshop/devices'];
 const LEAD = ['/workshop/permits', '/workshop/content', '/workshop/shop', '/records', '/records/people', '/account'];
 const TEACHING = [
+  '/today/assess',
+  '/teaching/sheets',
+  '/teaching/assessors',
+  '/workshop/gauges',
   '/teaching/warm-up',
   '/teaching/lessons',
   '/teaching/lessons/C6',

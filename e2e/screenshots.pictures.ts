@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { holdBadge, keepOpen, machineScreen, person, putAway, sayWhat } from './people';
+import { holdBadge, keepOpen, learnerId, machineScreen, person, putAway, sayWhat } from './people';
 import { hand, measure, say } from './sheet';
 
 test.afterAll(putAway);
@@ -57,12 +57,10 @@ test('@picture', async ({ browser }) => {
     .evaluate((it) => it.scrollIntoView());
   await stellan.screenshot({ path: `${FOLDER}/safety-check.png` });
 
-  await instructor.goto('/teaching/warm-up');
+  await instructor.goto('/today/assess');
   await noted(instructor);
-  await instructor.getByRole('link', { name: 'On the wall' }).first().click();
-  await expect(instructor.getByText('Weakest lessons')).toBeVisible();
-  await instructor.keyboard.press('ArrowRight');
-  await instructor.screenshot({ path: `${FOLDER}/warm-up.png` });
+  await expect(instructor.getByText(/ready today/)).toBeVisible();
+  await instructor.screenshot({ path: `${FOLDER}/ready.png` });
 
   const tablet = await person(browser, 'instructor@millstep.example', { width: 1180, height: 820 });
   await tablet.goto('/today');
@@ -124,9 +122,15 @@ test('@picture', async ({ browser }) => {
   await lead.getByLabel('Pilot', { exact: true }).selectOption({ label: 'straight in' });
   await expect(lead.getByText(/Changes \d+ of 1\d saved plans\./)).toBeVisible();
   await lead.screenshot({ path: `${FOLDER}/policy.png` });
-  await lead.goto('/workshop/cribs');
-  await lead.getByRole('button', { name: /Dubbed for brass/ }).click();
-  await lead.screenshot({ path: `${FOLDER}/cribs.png` });
+  await lead.goto('/teaching/assessors');
+  await expect(lead.getByRole('img').first()).toBeVisible();
+  await lead.screenshot({ path: `${FOLDER}/assessors.png` });
+  // A batch of rings that is in a mast by now.
+  await lead.goto(`/learners/${await learnerId(lead, 'Otis')}?permit=lathe-turn-part`);
+  await lead.getByRole('link', { name: 'Last sheet' }).click();
+  await lead.getByRole('link', { name: /Card of the part/ }).click();
+  await expect(lead.getByText('Made by Otis Pellworm')).toBeVisible();
+  await lead.screenshot({ path: `${FOLDER}/part-card.png` });
 
   await lead.goto('/teaching/lessons/C6');
   const text = lead.getByLabel('Text of the lesson');
@@ -149,7 +153,4 @@ test('@picture', async ({ browser }) => {
   await admin.goto('/workshop/permits/drill-through-10');
   await expect(admin.getByLabel('Chuck and key')).toBeVisible();
   await admin.screenshot({ path: `${FOLDER}/permit.png` });
-  await admin.goto('/records/people');
-  await expect(admin.getByText('Ansel Byrdvik')).toBeVisible();
-  await admin.screenshot({ path: `${FOLDER}/people.png` });
 });

@@ -61,13 +61,13 @@ final class MarkCriterion
             if ($anew === null) {
                 return $attempt;
             }
-            Mark::query()->create([
+            $line = Mark::query()->create([
                 'id' => $given['id'], 'attempt_id' => $attempt->id, 'criterion' => $criterion['id'], 'seat' => $seat, 'kind' => $kind,
                 'value' => $anew ? [...$value, 'anew' => true] : $value,
                 'gauge_id' => $gauge?->id, 'by_id' => $by->id, 'made_at' => $given['made_at'],
                 'recorded_at' => CarbonImmutable::now(), 'why' => ($given['why'] ?? '') === '' ? null : $given['why'],
             ]);
-            $attempt->forgetMarks();
+            $attempt->add($line, $by, $gauge);
             $this->stopOrGoOn($attempt, $criterion['id'], $given['made_at']);
             CriterionMarked::dispatch($attempt->id, $attempt->learner_id);
 

@@ -38,7 +38,7 @@ final class NoteOnSheet
             if ([$note->attempt_id, $note->kind, $note->value['text'] ?? ''] !== [$attempt->id, 'note', $text]) {
                 throw Refusal::idUsed();
             }
-            $attempt->forgetMarks();
+            $note->wasRecentlyCreated && $attempt->add($note, $by);
             CriterionMarked::dispatch($attempt->id, $attempt->learner_id);
 
             return $attempt;

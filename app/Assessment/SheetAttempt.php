@@ -7,6 +7,7 @@ namespace App\Assessment;
 use App\Assessment\Photos\Photo;
 use App\People\User;
 use App\Support\Refusal;
+use App\Workshop\Gauges\Gauge;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -102,15 +103,16 @@ final class SheetAttempt extends Model
         $this->isOpen() || throw Refusal::because($this->concluded_at === null ? 'cancelled' : 'concluded');
     }
 
-    /** What its lines come to; read once, and again after `forgetMarks`. */
+    /** What its lines come to; folded once, and again after `add`. */
     public function marks(): Marks
     {
         return $this->marks ??= new Marks($this->lines);
     }
 
-    public function forgetMarks(): void
+    /** A line that was just written; what was read before it is not read again. */
+    public function add(Mark $line, User $by, ?Gauge $gauge = null): void
     {
-        $this->unsetRelation('lines')->load(['lines.by', 'lines.gauge']);
+        $this->lines->push($line->setRelation('by', $by)->setRelation('gauge', $gauge));
         $this->marks = null;
     }
 

@@ -35,12 +35,12 @@ final class UndoMark
             if ($mark->by_id !== $by->id || ! Slip::mayBe($mark->made_at, $at)) {
                 throw Refusal::because('too_late');
             }
-            Mark::query()->create([
+            $line = Mark::query()->create([
                 'id' => $id, 'attempt_id' => $attempt->id, 'criterion' => $mark->criterion, 'seat' => $mark->seat, 'kind' => 'undone',
                 'value' => ['mark' => $markId], 'by_id' => $by->id,
                 'made_at' => $at->min(CarbonImmutable::now()), 'recorded_at' => CarbonImmutable::now(),
             ]);
-            $attempt->forgetMarks();
+            $attempt->add($line, $by);
             $this->mark->stopOrGoOn($attempt, $mark->criterion, $at);
             CriterionMarked::dispatch($attempt->id, $attempt->learner_id);
 
