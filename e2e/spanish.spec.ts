@@ -58,7 +58,8 @@ test('no English sentence stands on a screen in Spanish', async ({ browser }) =>
   // A machine may be called by its kind, and a screen was named by whoever paired it: they wrote English.
   const machines = (await call(lead, 'GET', '/api/workshop/machines')).body as { name: string }[];
   const devices = (await call(lead, 'GET', '/api/gate/devices')).body as { name: string }[];
-  names.push(...[...machines, ...devices].map(({ name }) => name));
+  const gauges = (await call(lead, 'GET', '/api/workshop/gauges')).body as { name: string }[];
+  names.push(...[...machines, ...devices, ...gauges].map(({ name }) => name));
   const plans = (await call(lead, 'GET', '/api/planning/plans')).body as { id: string }[] | { plans: { id: string }[] };
   const list = Array.isArray(plans) ? plans : plans.plans;
   const today = (await call(lead, 'GET', '/api/records/today')).body as {

@@ -233,7 +233,7 @@ describe('a practical sheet', () => {
     await wait();
     expect(dialog()?.textContent).toContain('This ends the assessment');
     expect(sent()).toHaveLength(0);
-    named(/^\s*Cancel/)[0]?.click();
+    named(/^\s*Not now/)[0]?.click();
     await wait();
     expect(sent()).toHaveLength(0);
     await verdict('not met')?.trigger('click');

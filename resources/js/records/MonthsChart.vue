@@ -60,26 +60,28 @@ const label = (month: string) => d(new Date(`${month}-15T12:00:00Z`), { month: '
         stroke-dasharray="8 5"
       />
     </svg>
-    <table class="mt-1 text-sm">
-      <caption class="sr-only">
-        {{
-          t('assessors.chart', { name: assessor.name })
-        }}
-      </caption>
-      <thead>
-        <tr>
-          <th class="pr-4 text-left font-normal text-quiet">{{ t('assessors.month') }}</th>
-          <th v-for="bar in bars" :key="bar.month" class="px-2 text-right font-normal text-quiet">
-            {{ label(bar.month) }}
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr>
-          <th class="pr-4 text-left font-normal text-quiet">{{ t('assessors.met') }}</th>
-          <td v-for="bar in bars" :key="bar.month" class="reading px-2 text-right">{{ bar.met }}/{{ bar.of }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <div class="overflow-x-auto">
+      <table class="mt-1 text-sm">
+        <caption class="sr-only">
+          {{
+            t('assessors.chart', { name: assessor.name })
+          }}
+        </caption>
+        <thead>
+          <tr>
+            <th class="pr-4 text-left font-normal text-quiet">{{ t('assessors.month') }}</th>
+            <th v-for="bar in bars" :key="bar.month" class="px-2 text-right font-normal text-quiet">
+              {{ label(bar.month) }}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr>
+            <th class="pr-4 text-left font-normal text-quiet">{{ t('assessors.met') }}</th>
+            <td v-for="bar in bars" :key="bar.month" class="reading px-2 text-right">{{ bar.met }}/{{ bar.of }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
   </div>
 </template>
