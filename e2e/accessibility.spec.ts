@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
 import { person, putAway } from './people';
+import { openSheet, say, take } from './sheet';
 
 test.afterAll(putAway);
 
@@ -51,6 +52,11 @@ test('no main view has a serious fault of accessibility', async ({ browser }) =>
     [instructor, '/teaching/sheets/PS-rings'],
     [lead, '/teaching/assessors'],
   ] as const;
+  // Open, at the machine, with something marked and something to measure.
+  const sheet = await openSheet(instructor, 'Linnea');
+  await say(instructor, 'eyes', 'met');
+  await take(instructor, 'dia-A');
+  await look(instructor, `/sheets/${sheet}`);
   // Each at their own device, all at once.
   await Promise.all(
     [instructor, lead, learner].map(async (who) => {

@@ -35,8 +35,12 @@ final readonly class Apart
         return $by !== null && TwoReaders::areTooFarApart($by);
     }
 
-    private function figure(Seat $seat): ?Length
+    /** What somebody read last: where two lay too far apart, both have read again by then. */
+    public function figure(Seat $seat): ?Length
     {
-        return $this->scoring->found($this->attempt, $this->criterion, $seat)?->value;
+        $readings = $this->attempt->marks()->readings($this->criterion['id'], $seat);
+
+        return $readings === [] ? null
+            : $this->scoring->wanted($this->attempt, $this->criterion)->figure($readings[count($readings) - 1]->figures());
     }
 }

@@ -205,9 +205,10 @@ final class MarkCriterion
     private function mayReadAgain(SheetAttempt $attempt, array $criterion, Seat $seat): bool
     {
         $found = $this->scoring->found($attempt, $criterion, $seat);
-        $apart = new Apart($this->scoring, $attempt, $criterion);
+        $other = count($attempt->marks()->readings($criterion['id'], $seat === Seat::Learner ? Seat::Assessor : Seat::Learner));
+        $isTheirTurn = (new Apart($this->scoring, $attempt, $criterion))->isTooFar() || $other > ($found->readings ?? 0);
 
-        return $found !== null && ($found->again > 0 || ($apart->isTooFar() && $found->readings < Repeated::MOST));
+        return $found !== null && ($found->again > 0 || ($isTheirTurn && $found->readings < Repeated::MOST));
     }
 
     /**

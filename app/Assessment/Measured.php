@@ -35,8 +35,8 @@ final readonly class Measured
                 if ($criterion['kind'] !== 'measured' || Scoring::asks($criterion['measure'] ?? null) !== 'length') {
                     continue;
                 }
-                $theirs = $this->scoring->found($attempt, $criterion, Seat::Learner)?->value;
-                $ours = $this->scoring->found($attempt, $criterion)?->value;
+                $read = new Apart($this->scoring, $attempt, $criterion);
+                [$theirs, $ours] = [$read->figure(Seat::Learner), $read->figure(Seat::Assessor)];
                 if ($theirs !== null && $ours !== null) {
                     $pairs[] = [
                         'attempt' => $attempt->id, 'text' => $criterion['text'],

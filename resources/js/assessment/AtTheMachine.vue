@@ -139,6 +139,12 @@ watch(
     if (criterion && seat.value === 'assessor') kept.value = criterion;
   },
 );
+const criticalWords = (criterion: Criterion) =>
+  criterion.kind === 'measured'
+    ? 'sheet.criticalMeasured'
+    : criterion.critical_prompt_stops
+      ? 'sheet.criticalPrompt'
+      : 'sheet.critical';
 const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : undefined));
 </script>
 
@@ -185,9 +191,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
       <div class="sheet sticky top-20 space-y-3 p-4" data-testid="hand">
         <p class="text-sm text-quiet">
           {{ t('sheet.place', { at: index + 1, of: criteria.length }) }} · {{ t(`sheet.group.${at.group}`) }}
-          <strong v-if="at.critical" class="text-no"
-            >◆ {{ t(at.critical_prompt_stops ? 'sheet.criticalPrompt' : 'sheet.critical') }}</strong
-          >
+          <strong v-if="at.critical" class="text-no">◆ {{ t(criticalWords(at)) }}</strong>
         </p>
         <h2 class="text-2xl leading-tight">{{ at.text }}</h2>
         <template v-if="fault">

@@ -29,13 +29,17 @@ const fields = useTemplateRef('fields');
 const caliper = useCaliper(() => fields.value?.focus());
 const learner = computed(() => props.criterion.learner);
 const found = computed(() => props.criterion.found ?? null);
+/** Readings of one size by one reader, at most. */
+const MOST = 3;
 /** Whose turn it is to measure. */
 const turn = computed<'learner' | 'assessor' | null>(() => {
   if (!learner.value?.done) return 'learner';
   if (found.value === null || found.value.again > 0) return 'assessor';
-  const again = props.criterion.too_far_apart && (props.criterion.readings?.length ?? 0) < 3;
-  if (again && (learner.value.readings?.length ?? 0) <= (props.criterion.readings?.length ?? 0)) return 'learner';
-  return again ? 'assessor' : null;
+  const [theirs, ours] = [learner.value.readings?.length ?? 0, props.criterion.readings?.length ?? 0];
+  // Where the two lie too far apart the learner measures again, and whoever assesses after them.
+  if (ours >= MOST) return null;
+  if (theirs > ours && ours > 0) return 'assessor';
+  return props.criterion.too_far_apart ? 'learner' : null;
 });
 const wanted = computed(() => {
   const { lower_mm, upper_mm } = props.criterion.wants ?? {};
@@ -45,6 +49,12 @@ const wanted = computed(() => {
     ? t('sheet.atMost', { limit: length(upper_mm) })
     : t('sheet.between', { lower: length(lower_mm, 3), upper: length(upper_mm, 3) });
 });
+/** Who measures now; what was read before is in sight by then. */
+const label = computed(() =>
+  turn.value === 'learner'
+    ? t(learner.value?.done ? 'sheet.measuresAgain' : 'sheet.measures', { name: props.attempt.learner.name })
+    : t(found.value ? 'sheet.youMeasureAgain' : 'sheet.youMeasure'),
+);
 const gauges = computed(() => [
   { value: '', label: t('sheet.noGauge') },
   ...fitting.value.map((gauge) => ({
@@ -57,20 +67,17 @@ const gauges = computed(() => [
 <template>
   <div class="space-y-3" role="group" :aria-label="criterion.text">
     <p class="reading text-2xl">{{ wanted }}</p>
-    <ReadingList v-if="learner?.readings?.length" :readings="learner.readings" :who="attempt.learner.name" />
-    <p v-else-if="learner?.declined" class="text-quiet">○ {{ t('sheet.declined', { name: attempt.learner.name }) }}</p>
-    <p v-else-if="learner?.done" class="font-semibold">✓ {{ t('sheet.learnerIn', { name: attempt.learner.name }) }}</p>
-    <ReadingList v-if="criterion.readings?.length" :readings="criterion.readings" :who="t('sheet.you')" />
-    <FoundNote v-if="found" :found="found" />
-    <p
-      v-if="criterion.apart_mm != null"
-      :class="criterion.too_far_apart ? 'font-semibold text-supervised' : 'text-quiet'"
-    >
-      {{ t('sheet.apart', { by: length(Math.abs(criterion.apart_mm), 3) }) }}
-      <template v-if="criterion.too_far_apart">{{ t('sheet.bothAgain') }}</template>
-    </p>
-    <p v-if="sending" class="text-quiet" role="status">{{ t('sheet.sendingReading') }}</p>
     <template v-if="turn">
+      <ReadingFields
+        ref="fields"
+        :key="`${criterion.id}-${turn}-${criterion.readings?.length ?? 0}-${learner?.readings?.length ?? 0}`"
+        :criterion="criterion"
+        :keep="`${attempt.id}.${criterion.id}.${turn}`"
+        :errors="errors"
+        :label="label"
+        :act="t('sheet.enter')"
+        @read="emit('read', turn, $event, slug || null)"
+      />
       <div class="flex flex-wrap items-end gap-3">
         <SelectField
           v-if="fitting.length > 0"
@@ -92,16 +99,6 @@ const gauges = computed(() => [
       <p v-if="chosen && chosen.zero_error_mm !== 0" class="text-sm text-quiet">
         {{ t('sheet.zeroWords', { zero: length(chosen.zero_error_mm, 3) }) }}
       </p>
-      <ReadingFields
-        ref="fields"
-        :key="`${criterion.id}-${turn}-${criterion.readings?.length ?? 0}-${learner?.readings?.length ?? 0}`"
-        :criterion="criterion"
-        :keep="`${attempt.id}.${criterion.id}.${turn}`"
-        :errors="errors"
-        :label="turn === 'learner' ? t('sheet.measures', { name: attempt.learner.name }) : t('sheet.youMeasure')"
-        :act="t('sheet.enter')"
-        @read="emit('read', turn, $event, slug || null)"
-      />
       <button
         v-if="turn === 'learner' && !learner?.done"
         type="button"
@@ -114,5 +111,18 @@ const gauges = computed(() => [
     <button v-else type="button" class="min-h-12 underline underline-offset-4" @click="emit('correct')">
       {{ t('sheet.correctReading') }}
     </button>
+    <ReadingList v-if="learner?.readings?.length" :readings="learner.readings" :who="attempt.learner.name" />
+    <p v-else-if="learner?.declined" class="text-quiet">○ {{ t('sheet.declined', { name: attempt.learner.name }) }}</p>
+    <p v-else-if="learner?.done" class="font-semibold">✓ {{ t('sheet.learnerIn', { name: attempt.learner.name }) }}</p>
+    <ReadingList v-if="criterion.readings?.length" :readings="criterion.readings" :who="t('sheet.you')" />
+    <FoundNote v-if="found" :found="found" />
+    <p
+      v-if="criterion.apart_mm != null"
+      :class="criterion.too_far_apart ? 'font-semibold text-supervised' : 'text-quiet'"
+    >
+      {{ t('sheet.apart', { by: length(Math.abs(criterion.apart_mm), 3) }) }}
+      <template v-if="criterion.too_far_apart">{{ t('sheet.bothAgain') }}</template>
+    </p>
+    <p v-if="sending" class="text-quiet" role="status">{{ t('sheet.sendingReading') }}</p>
   </div>
 </template>

@@ -41,7 +41,7 @@ final class MarkRequest extends FormRequest
             'seat' => ['required', Rule::enum(Seat::class)],
             'made_at' => ['required', 'date', 'after:2000-01-01', 'before:2100-01-01'],
             'result' => ['nullable'],
-            'reading' => ['nullable', 'array', 'max:4'],
+            'reading' => ['nullable', 'array:value,dx,dy,x,y,pin,go,no_go,turns'],
             'reading.*' => ['nullable', 'string', 'max:20'],
             'units' => ['nullable', 'in:mm,in'],
             'gauge' => ['nullable', 'string', 'max:80'],
