@@ -177,6 +177,11 @@ final class DemoAssessments
         $lower = $limits['lower_mm'] ?? 0.0;
         $middle = $way === 'place' ? $upper * 0.28 : $lower + ($upper - $lower) * (0.3 + 0.4 * $this->unit());
 
+        // Now and then a size lies where the gauge cannot tell, and is read again.
+        if ($way === 'length' && ! $out && isset($limits['lower_mm']) && $upper - $lower > 0.08 && $this->chance(0.08)) {
+            $middle = $upper - 0.015;
+        }
+
         return ['way' => $way, 'mm' => $out ? $upper + ($way === 'place' ? 0.3 : 0.18) : $middle];
     }
 

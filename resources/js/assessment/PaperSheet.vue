@@ -3,6 +3,7 @@ import type { Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import { withUnit } from '@/measure/withUnit';
 import { useI18n } from 'vue-i18n';
+import { useWanted } from './useWanted';
 
 /** The sheet on paper: empty, to be filled in with a pencil, or as it was filled in. */
 type Criterion = Pick<
@@ -26,14 +27,7 @@ const typed = (readings: Schemas['SheetReading'][] | null | undefined) =>
       .map((text) => (text === 'yes' || text === 'no' ? t(`sheet.${text}`) : withUnit(text, reading.units)))
       .join(' / '),
   );
-function wanted(criterion: Criterion): string {
-  const { lower_mm, upper_mm } = criterion.wants ?? {};
-  if (upper_mm === undefined) return t(`sheet.wants.${criterion.asks ?? 'plug'}`);
-  if (criterion.asks === 'place') return t('sheet.within', { limit: length(upper_mm) });
-  return lower_mm === undefined
-    ? t('sheet.atMost', { limit: length(upper_mm) })
-    : t('sheet.between', { lower: length(lower_mm, 3), upper: length(upper_mm, 3) });
-}
+const wanted = useWanted();
 const box = (on: boolean) => (on ? '☒' : '☐');
 const result = (criterion: Criterion) => props.attempt?.criteria.find(({ id }) => id === criterion.id)?.mark?.result;
 </script>

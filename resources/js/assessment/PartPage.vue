@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, must, type Schemas } from '@/api/client';
+import { api, must } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import PlanLinks from '@/planning/saved/PlanLinks.vue';
 import BigButton from '@/ui/BigButton.vue';
@@ -8,6 +8,7 @@ import PrecedenceNote from '@/ui/PrecedenceNote.vue';
 import { useQuery } from '@tanstack/vue-query';
 import { useI18n } from 'vue-i18n';
 import FoundNote from './FoundNote.vue';
+import { useWanted } from './useWanted';
 
 /** A part's own card: who made it, what was measured on it, whether it goes into a mast; printed with a code that opens it. */
 const props = defineProps<{ code: string }>();
@@ -24,14 +25,7 @@ const tones = {
   rejected: 'text-no',
   not_measured: 'text-quiet',
 } as const;
-function wants(line: Schemas['PartCard']['lines'][number]): string {
-  const { lower_mm, upper_mm } = line.wants;
-  if (upper_mm === undefined) return t(`sheet.wants.${line.asks === 'thread' ? 'thread' : 'plug'}`);
-  if (line.asks === 'place') return t('sheet.within', { limit: length(upper_mm) });
-  return lower_mm === undefined
-    ? t('sheet.atMost', { limit: length(upper_mm) })
-    : t('sheet.between', { lower: length(lower_mm, 3), upper: length(upper_mm, 3) });
-}
+const wanted = useWanted();
 const print = () => window.print();
 </script>
 
@@ -77,7 +71,7 @@ const print = () => window.print();
         <tbody>
           <tr v-for="line in data.lines" :key="line.id" class="break-inside-avoid border-b border-hairline align-top">
             <td class="py-1 pr-3">{{ line.text }}</td>
-            <td class="reading py-1 pr-3">{{ wants(line) }}</td>
+            <td class="reading py-1 pr-3">{{ wanted(line) }}</td>
             <td class="reading py-1 pr-3 text-right">{{ line.learner_mm === null ? '–' : length(line.learner_mm) }}</td>
             <td class="py-1">
               <FoundNote v-if="line.found" :found="line.found" /><span v-else class="text-quiet">{{

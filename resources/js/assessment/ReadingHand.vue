@@ -9,6 +9,7 @@ import ReadingFields from './ReadingFields.vue';
 import ReadingList from './ReadingList.vue';
 import { useCaliper } from './useCaliper';
 import { useGauges } from './useGauges';
+import { useWanted } from './useWanted';
 
 /** What is measured: the learner first, whoever assesses after them, neither seeing the other's until both are in. */
 const props = defineProps<{
@@ -41,14 +42,7 @@ const turn = computed<'learner' | 'assessor' | null>(() => {
   if (theirs > ours && ours > 0) return 'assessor';
   return props.criterion.too_far_apart ? 'learner' : null;
 });
-const wanted = computed(() => {
-  const { lower_mm, upper_mm } = props.criterion.wants ?? {};
-  if (upper_mm === undefined) return t(`sheet.wants.${props.criterion.asks}`);
-  if (props.criterion.asks === 'place') return t('sheet.within', { limit: length(upper_mm) });
-  return lower_mm === undefined
-    ? t('sheet.atMost', { limit: length(upper_mm) })
-    : t('sheet.between', { lower: length(lower_mm, 3), upper: length(upper_mm, 3) });
-});
+const wanted = useWanted();
 /** Who measures now; what was read before is in sight by then. */
 const label = computed(() =>
   turn.value === 'learner'
@@ -66,7 +60,7 @@ const gauges = computed(() => [
 
 <template>
   <div class="space-y-3" role="group" :aria-label="criterion.text">
-    <p class="reading text-2xl">{{ wanted }}</p>
+    <p class="reading text-2xl">{{ wanted(criterion) }}</p>
     <template v-if="turn">
       <ReadingFields
         ref="fields"
