@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { learnerId, person } from './people';
+import { openSheet, say, take } from './sheet';
 
 /** Phones are 390 wide and scroll one way only; a finger, oily or in a glove, needs 48 px. */
 const PHONE = { width: 390, height: 844 };
@@ -83,7 +84,15 @@ test('everything to press on the tablet takes a finger', async ({ browser }) => 
   test.slow();
   const lead = await person(browser, 'lead@millstep.example', TABLET);
   const id = await learnerId(lead, 'Kasimir');
-  await look(lead, [...SHOP, ...LEAD, ...TEACHING, ...PLANNER, '/lessons/D9', `/learners/${id}`], small);
+  const sheet = await openSheet(lead, 'Kasimir');
+  await say(lead, 'eyes', 'met');
+  await take(lead, 'dia-A');
+  expect(await small(lead)).toEqual([]);
+  await look(
+    lead,
+    [...SHOP, ...LEAD, ...TEACHING, ...PLANNER, '/lessons/D9', `/learners/${id}`, `/sheets/${sheet}`],
+    small,
+  );
   const learner = await person(browser, 'learner@millstep.example', TABLET);
   await look(
     learner,

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { call, keepOpen, learnerId, person, putAway } from './people';
+import { call, keepOpen, learnerId, PASSWORD, person, putAway } from './people';
 import { sitPaper } from './paper';
 
 /** The network goes while a learner is at it, and comes back: nothing is lost, nothing is sent twice. */
@@ -123,4 +123,29 @@ test('what was kept is gone with whoever signs out, and all of it with whoever w
   await again.getByLabel(/Lessons go on here/).uncheck();
   await expect.poll(() => again.evaluate(async () => (await window.caches.keys()).length)).toBe(0);
   expect(await again.evaluate(async () => (await navigator.serviceWorker.getRegistrations()).length)).toBe(0);
+});
+
+test('of somebody who teaches nothing is kept, also where a learner was before', async ({ browser }) => {
+  const page = await person(browser, 'blanka@millstep.example');
+  await page.goto('/path');
+  await kept(page);
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'My path' })).toBeVisible();
+  const held = () =>
+    page.evaluate(async () => {
+      const names = (await caches.keys()).filter((name) => name.startsWith('millstep-data'));
+      const lists = await Promise.all(names.map(async (name) => (await caches.open(name)).keys()));
+      return lists.flat().map(({ url }) => new URL(url).pathname);
+    });
+  expect(await held()).toContain('/api/people/me');
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page).toHaveURL(/sign-in/);
+  await page.getByLabel('Mail address').fill('tomas@millstep.example');
+  await page.getByLabel('Password').fill(PASSWORD);
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click();
+  await expect(page).not.toHaveURL(/sign-in/);
+  const id = await learnerId(page, 'Ansel');
+  await page.goto(`/learners/${id}`);
+  await expect(page.getByRole('heading', { name: /Ansel/ })).toBeVisible();
+  expect(await held()).toEqual([]);
 });

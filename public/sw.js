@@ -4,9 +4,9 @@
  *
  * It never answers for the server where that can be reached, never keeps anything that gives or takes power (gate, live,
  * sign-offs), and never sends: what a person writes waits in the page's own outbox. Whose data it is stands in `people/me`;
- * as soon as that is somebody else, or nobody, all of it is thrown away.
+ * as soon as that is somebody else, somebody who teaches, or nobody, all of it is thrown away.
  */
-const VERSION = 1;
+const VERSION = 2;
 const SHELL = `millstep-shell-${VERSION}`;
 const DATA = `millstep-data-${VERSION}`;
 const ME = '/api/people/me';
@@ -122,9 +122,10 @@ async function keep(request, url, response) {
     await (await caches.open(DATA)).put(url.pathname, response);
 }
 
-/** Whether somebody is signed in. What is kept of anybody else is thrown away. */
+/** Whether a learner is signed in: nobody else goes on here without the server. What is kept of anybody else is thrown away. */
 async function isSomebody(response) {
-  const now = (await response.json()).person?.id ?? null;
+  const person = (await response.json()).person;
+  const now = person?.role === 'learner' ? person.id : null;
   const before = now === null ? undefined : await caches.match(ME, { cacheName: DATA });
   const was = before ? ((await before.json()).person?.id ?? null) : now;
   if (now === null || was !== now) await caches.delete(DATA);
