@@ -29,6 +29,7 @@ export async function measure(page: Page, id: string, reading: Record<string, st
   await take(page, id);
   await type(page, reading);
   await expect(hand(page).getByText('has measured')).toBeVisible();
+  await expect(hand(page).getByText('Now you measure')).toBeVisible();
   await type(page, reading);
 }
 

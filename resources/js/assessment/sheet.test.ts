@@ -304,6 +304,24 @@ describe('a practical sheet', () => {
     expect(sent().at(-1)).toMatchObject({ seat: 'assessor', reading: { value: '9.1 mm' } });
   });
 
+  it('is not brought back by an answer that was on its way before the mark', async () => {
+    await open();
+    await go('dia');
+    // Something else changed, so the sheet is being read while the learner's reading is sent.
+    let answer: (body: unknown) => void = () => undefined;
+    serve('GET /api/assessment/attempts/a1', () => new Promise((done) => (answer = done)));
+    void queryClient.invalidateQueries({ queryKey: ['sheet', 'a1'] });
+    await flushPromises();
+    serve(ROUTE, attempt({}, withOne('dia', { learner: learner({ done: true }) })));
+    await hand().find('input').setValue('9.12');
+    await hand().find('form').trigger('submit');
+    await wait();
+    expect(hand().text()).toContain('has measured');
+    answer(attempt());
+    await wait();
+    expect(hand().text()).toContain('has measured');
+  });
+
   it('asks for another reading while it is doubtful, and says why', async () => {
     await open(attempt({}, withOne('dia', { learner: learner({ done: true, readings: [] }), found: FOUND })));
     await go('dia');

@@ -26,6 +26,14 @@ export function useMarks(attemptId: string, queryKey: string[], words: (criterio
   /** The mark that was made last here, for as long as it may be a slip. */
   const last = ref<{ id: string; criterion: string; madeAt: number; what: string } | null>(null);
 
+  /**
+   * What the server answered is newer than whatever was being read at the time: that would bring the sheet back to before the mark,
+   * and a hand that types would find itself at the wrong field.
+   */
+  async function keep(attempt: Attempt) {
+    await client.cancelQueries({ queryKey });
+    client.setQueryData(queryKey, attempt);
+  }
   /** A later verdict takes the place of one that has not gone out; every reading is one of its own. */
   function set(criterion: string, mark: Mark, what = ''): Promise<void> {
     const id = uuid();
@@ -39,9 +47,7 @@ export function useMarks(attemptId: string, queryKey: string[], words: (criterio
       body,
       label: { key: 'outbox.mark', words: { what: words(criterion) } },
     })
-      .then((attempt) => {
-        client.setQueryData(queryKey, attempt);
-      })
+      .then(keep)
       .catch((cause: Error) => {
         if (last.value?.id === id) last.value = null;
         if (cause instanceof Refused && cause.status === 422)
@@ -67,7 +73,7 @@ export function useMarks(attemptId: string, queryKey: string[], words: (criterio
       body: { id, made_at: new Date().toISOString() },
       label: { key: 'outbox.undo', words: { what: words(slip.criterion) } },
     })
-      .then((attempt) => client.setQueryData(queryKey, attempt))
+      .then(keep)
       .catch(() => undefined);
   }
 
