@@ -53,7 +53,7 @@ test('no main view has a serious fault of accessibility', async ({ browser }) =>
     [lead, '/teaching/assessors'],
   ] as const;
   // Open, at the machine, with something marked and something to measure.
-  const sheet = await openSheet(instructor, 'Linnea');
+  const sheet = await openSheet(instructor, 'Ansel');
   await say(instructor, 'eyes', 'met');
   await take(instructor, 'dia-A');
   await look(instructor, `/sheets/${sheet}`);

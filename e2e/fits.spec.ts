@@ -84,7 +84,7 @@ test('everything to press on the tablet takes a finger', async ({ browser }) => 
   test.slow();
   const lead = await person(browser, 'lead@millstep.example', TABLET);
   const id = await learnerId(lead, 'Kasimir');
-  const sheet = await openSheet(lead, 'Kasimir');
+  const sheet = await openSheet(lead, 'Emrys');
   await say(lead, 'eyes', 'met');
   await take(lead, 'dia-A');
   expect(await small(lead)).toEqual([]);

@@ -291,3 +291,11 @@ it('keeps notes beside a criterion and the whole, once each', function (): void 
     $this->postJson($path, [...$note, 'id' => fake_uuid(), 'criterion' => 'sheet'])->assertOk()->assertJsonCount(1, 'notes');
     $this->actingAs($this->learner)->postJson($path, [...$note, 'id' => fake_uuid()])->assertForbidden();
 });
+
+it('is among the open sheets of whoever opened it and of whoever marks it, and of nobody else', function (): void {
+    expect($this->getJson('/api/assessment/attempts')->assertOk()->json('*.id'))->toBe([$this->attempt]);
+    $this->actingAs($this->instructor());
+    expect($this->getJson('/api/assessment/attempts')->json())->toBe([]);
+    put($this, 'speed', ['result' => 'met'])->assertOk();
+    expect($this->getJson('/api/assessment/attempts')->json('*.id'))->toBe([$this->attempt]);
+});

@@ -7,7 +7,9 @@ namespace App\Assessment\Http;
 use App\Assessment\AnswerTasks;
 use App\Assessment\CancelSheet;
 use App\Assessment\ConcludeAssessment;
+use App\Assessment\Mark;
 use App\Assessment\OpenSheet;
+use App\Assessment\Seat;
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
 use App\People\Role;
@@ -19,10 +21,12 @@ use Illuminate\Support\Facades\Gate;
 
 final class SheetController
 {
-    /** The sheets that this instructor has open, to go from one learner to the next. */
+    /** The open sheets that this instructor opened or has marked, to go from one learner to the next. */
     public function mine(#[CurrentUser] User $user): JsonResponse
     {
-        return response()->json(SheetAttempt::stillOpen()->with(['learner', 'sheet'])->where('assessor_id', $user->id)
+        return response()->json(SheetAttempt::stillOpen()->with(['learner', 'sheet'])
+            ->where(static fn ($mine) => $mine->where('assessor_id', $user->id)
+                ->orWhereIn('id', Mark::query()->where('by_id', $user->id)->where('seat', Seat::Assessor)->select('attempt_id')))
             ->whereIn('learner_id', $user->reached()->select('id'))->orderBy('started_at')->limit(30)->get()
             ->map(static fn (SheetAttempt $attempt): array => [
                 'id' => $attempt->id,
