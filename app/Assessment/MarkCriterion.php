@@ -11,9 +11,9 @@ use App\Support\Refusal;
 use App\Workshop\Gauges\Gauge;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use MillStep\Core\Assessment\Measuring\Repeated;
-use MillStep\Core\Assessment\Outcome;
+use MillStep\Core\Assessment\Criterion;
 use MillStep\Core\Assessment\Slip;
+use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
 
@@ -37,7 +37,7 @@ final class MarkCriterion
      * @param  Given  $given
      *
      * @throws Refusal `id_used`, `concluded`, `cancelled`, `stopped_already`, `no_criterion`, `learner_first`, `marked_already`,
-     *     `second_is_done`, `not_this_seat`, `no_gauge`
+     *     `second_is_done`, `not_this_seat`, `no_gauge`, `gauge_too_coarse`
      * @throws \MillStep\Core\Border\CoreException when a reading is not readable
      */
     public function __invoke(SheetAttempt $attempt, User $by, Seat $seat, array $given): SheetAttempt
@@ -56,7 +56,7 @@ final class MarkCriterion
             // A tablet whose clock is fast has marked now, and not in a while.
             $given['made_at'] = $given['made_at']->min(CarbonImmutable::now());
             self::mustTake($attempt, $seat, $by, $criterion['id'], $given['made_at']);
-            [$kind, $gauge, $value] = $this->read($attempt, $criterion, $given);
+            [$kind, $gauge, $value] = $this->read($attempt, $criterion, $seat, $given);
             $anew = $this->standsAnew($attempt, $criterion, $seat, $by, $given, $kind, $value);
             if ($anew === null) {
                 return $attempt;
@@ -68,7 +68,7 @@ final class MarkCriterion
                 'recorded_at' => CarbonImmutable::now(), 'why' => ($given['why'] ?? '') === '' ? null : $given['why'],
             ]);
             $attempt->add($line, $by, $gauge);
-            $this->stopOrGoOn($attempt, $criterion['id'], $given['made_at']);
+            $this->stopOrGoOn($attempt);
             CriterionMarked::dispatch($attempt->id, $attempt->learner_id);
 
             return $attempt;
@@ -76,11 +76,14 @@ final class MarkCriterion
     }
 
     /** A sheet is stopped by its first slip; where that is taken back in time, it goes on. */
-    public function stopOrGoOn(SheetAttempt $attempt, string $criterion, CarbonImmutable $at): void
+    public function stopOrGoOn(SheetAttempt $attempt): void
     {
-        $stopped = $this->scoring->score($attempt)->outcome === Outcome::Stopped;
-        if ($stopped !== ($attempt->stopped_at !== null)) {
-            $attempt->update(['stopped_at' => $stopped ? $at : null, 'stopped_by' => $stopped ? $criterion : null]);
+        $stops = $this->scoring->score($attempt)->stoppedBy;
+        if ($attempt->stopped_by === null ? $stops !== [] : ! in_array($attempt->stopped_by, $stops, true)) {
+            $by = $stops[0] ?? null;
+            $attempt->update([
+                'stopped_at' => $by === null ? null : $attempt->marks()->verdict($by)?->made_at, 'stopped_by' => $by,
+            ]);
         }
     }
 
@@ -113,7 +116,7 @@ final class MarkCriterion
      * @throws Refusal
      * @throws \MillStep\Core\Border\CoreException
      */
-    private function read(SheetAttempt $attempt, array $criterion, array $given): array
+    private function read(SheetAttempt $attempt, array $criterion, Seat $seat, array $given): array
     {
         if ($criterion['kind'] !== 'measured') {
             return ['verdict', null, ['result' => self::result($criterion, $given['result'] ?? null)]];
@@ -123,13 +126,19 @@ final class MarkCriterion
         }
         $gauge = ($given['gauge'] ?? '') === '' ? null
             : Gauge::query()->with('checks')->where('slug', $given['gauge'] ?? '')->first() ?? throw Refusal::because('no_gauge');
+        $wanted = $this->scoring->wanted($attempt, $criterion);
+        // The mean of three decides in the end: with a gauge that cannot tell, it would decide by chance.
+        $seat === Seat::Learner || $wanted->canBeToldBy($this->scoring->uncertaintyOf($gauge))
+            || throw Refusal::because('gauge_too_coarse', [
+                'uncertainty_mm' => $this->scoring->uncertaintyOf($gauge)->inMm(),
+            ]);
         $typed = array_map(trim(...), $given['reading'] ?? []);
         $zero = $gauge?->zeroError() ?? Length::zero();
         $units = $given['units'] ?? 'mm';
 
         return ['reading', $gauge, [
             'typed' => $typed, 'units' => $units, 'zero_mm' => $zero->inMm(),
-            'figures' => $this->scoring->wanted($attempt, $criterion)->read($typed, $units, $zero),
+            'figures' => $wanted->read($typed, $units, $zero),
             'late' => $gauge?->isPastDueOn($given['made_at']) ?? false,
         ]];
     }
@@ -158,7 +167,7 @@ final class MarkCriterion
      * @param  Given  $given
      * @param  Value  $value
      *
-     * @throws Refusal `learner_first`, `marked_already`
+     * @throws Refusal `learner_first`, `marked_already`, `stopped_already`
      */
     private function standsAnew(
         SheetAttempt $attempt,
@@ -188,8 +197,16 @@ final class MarkCriterion
         if ($measured && $this->mayReadAgain($attempt, $criterion, $seat)) {
             return false;
         }
+        $stops = Criterion::stopsOn(Fields::of($criterion));
         $slip = $known->by_id === $by->id && Slip::mayBe($known->made_at, $given['made_at']);
-        if ($slip || ($given['why'] ?? '') !== '' || $this->stops($criterion, $value)) {
+        if ($slip || in_array($value['result'] ?? null, $stops, true)) {
+            return $measured;
+        }
+        // What has stopped a sheet stands but for a slip: a reason does not undo it, nor a mark that says it was made before.
+        if ($seat === Seat::Assessor && in_array($known->value['result'] ?? null, $stops, true)) {
+            throw Refusal::because('stopped_already');
+        }
+        if (($given['why'] ?? '') !== '') {
             return $measured;
         }
         throw Refusal::because('marked_already', [
@@ -204,22 +221,7 @@ final class MarkCriterion
      */
     private function mayReadAgain(SheetAttempt $attempt, array $criterion, Seat $seat): bool
     {
-        $found = $this->scoring->found($attempt, $criterion, $seat);
-        $other = count($attempt->marks()->readings($criterion['id'], $seat === Seat::Learner ? Seat::Assessor : Seat::Learner));
-        $isTheirTurn = (new Apart($this->scoring, $attempt, $criterion))->isTooFar() || $other > ($found->readings ?? 0);
-
-        return $found !== null && ($found->again > 0 || ($isTheirTurn && $found->readings < Repeated::MOST));
-    }
-
-    /**
-     * @param  SheetCriterion  $criterion
-     * @param  Value  $value
-     */
-    private function stops(array $criterion, array $value): bool
-    {
-        $result = $value['result'] ?? null;
-
-        return $criterion['critical'] && ($result === 'not_met' || $result === 0
-            || ($result === 'prompted' && $criterion['critical_prompt_stops']));
+        return ($this->scoring->found($attempt, $criterion, $seat)->again ?? 0) > 0
+            || (new Apart($this->scoring, $attempt, $criterion))->readers()->next() === $seat->value;
     }
 }

@@ -6,6 +6,7 @@ namespace App\Assessment;
 
 use App\People\User;
 use App\Workshop\Gauges\Gauge;
+use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Measure\Agreement;
 use MillStep\Core\Measure\GaugeRepeatability;
@@ -32,16 +33,16 @@ final readonly class Measured
         foreach ($attempts as $attempt) {
             foreach ($attempt->sheet->criteria as $criterion) {
                 // How far off a hole lies is no size that one reads well or badly.
-                if ($criterion['kind'] !== 'measured' || Scoring::asks($criterion['measure'] ?? null) !== 'length') {
+                if ($criterion['kind'] !== 'measured' || WaysOfMeasuring::asks($criterion['measure'] ?? '') !== 'length') {
                     continue;
                 }
                 $read = new Apart($this->scoring, $attempt, $criterion);
-                [$theirs, $ours] = [$read->figure(Seat::Learner), $read->figure(Seat::Assessor)];
+                [$theirs, $ours] = [$read->last(Seat::Learner), $read->last(Seat::Assessor)];
                 if ($theirs !== null && $ours !== null) {
                     $pairs[] = [
                         'attempt' => $attempt->id, 'text' => $criterion['text'],
                         'at' => (string) $attempt->concluded_at?->toIso8601ZuluString(),
-                        'learner_mm' => $theirs->inMm(), 'examiner_mm' => $ours->inMm(),
+                        'learner_mm' => $theirs->coordinate('value_mm')->inMm(), 'examiner_mm' => $ours->coordinate('value_mm')->inMm(),
                     ];
                 }
             }

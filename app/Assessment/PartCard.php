@@ -7,6 +7,7 @@ namespace App\Assessment;
 use App\Planning\Attachment;
 use App\Support\QrSquare;
 use Illuminate\Support\Facades\Config;
+use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
 use MillStep\Core\Assessment\PartVerdict;
 
 /** A part's own card: who made it, after which plan, what was measured on it, and whether it fits. */
@@ -41,7 +42,7 @@ final readonly class PartCard
                 'id' => $criterion['id'],
                 'text' => $criterion['text'],
                 'wants' => (object) $this->scoring->wanted($attempt, $criterion)->limits(),
-                'asks' => Scoring::asks($criterion['measure'] ?? null),
+                'asks' => WaysOfMeasuring::asks($criterion['measure'] ?? ''),
                 'found' => $found[$index]?->toArray(),
                 'learner_mm' => $this->scoring->found($attempt, $criterion, Seat::Learner)?->value?->inMm(),
             ], $measured, array_keys($measured)),

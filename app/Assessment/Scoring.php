@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Assessment;
 
 use App\Policy\Policy;
-use App\Support\Given;
+use App\Workshop\Gauges\Gauge;
 use MillStep\Core\Assessment\Loss;
 use MillStep\Core\Assessment\Measuring\Found;
 use MillStep\Core\Assessment\Measuring\Wanted;
@@ -93,9 +93,12 @@ final class Scoring
      */
     private function uncertainty(array $readings): Length
     {
-        $shop = $this->policy()->caliperUncertainty->inMm();
+        return Length::mm(max(array_map(fn (Mark $reading): float => $this->uncertaintyOf($reading->gauge)->inMm(), $readings)));
+    }
 
-        return Length::mm(max(array_map(static fn (Mark $reading): float => $reading->gauge->uncertainty_mm ?? $shop, $readings)));
+    public function uncertaintyOf(?Gauge $gauge): Length
+    {
+        return $gauge === null ? $this->policy()->caliperUncertainty : Length::mm($gauge->uncertainty_mm);
     }
 
     /**
@@ -122,16 +125,5 @@ final class Scoring
     private function policy(): ShopPolicy
     {
         return $this->policy ??= Policy::inForce();
-    }
-
-    /** @return 'length'|'place'|'plug'|'thread' what is typed for one reading of a criterion */
-    public static function asks(mixed $way): string
-    {
-        return match (Given::text($way)) {
-            'position' => 'place',
-            'plug' => 'plug',
-            'thread' => 'thread',
-            default => 'length',
-        };
     }
 }

@@ -21,6 +21,9 @@ final class UndoMark
     /** @throws Refusal `concluded`, `cancelled`, `no_mark`, `too_late`, `id_used` */
     public function __invoke(SheetAttempt $attempt, string $markId, User $by, string $id, CarbonImmutable $at): SheetAttempt
     {
+        // A tablet whose clock is fast has taken it back now.
+        $at = $at->min(CarbonImmutable::now());
+
         return DB::transaction(function () use ($attempt, $markId, $by, $id, $at): SheetAttempt {
             $attempt = SheetAttempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
             $mark = $attempt->lines->firstWhere('id', $markId) ?? throw Refusal::because('no_mark');
@@ -38,10 +41,10 @@ final class UndoMark
             $line = Mark::query()->create([
                 'id' => $id, 'attempt_id' => $attempt->id, 'criterion' => $mark->criterion, 'seat' => $mark->seat, 'kind' => 'undone',
                 'value' => ['mark' => $markId], 'by_id' => $by->id,
-                'made_at' => $at->min(CarbonImmutable::now()), 'recorded_at' => CarbonImmutable::now(),
+                'made_at' => $at, 'recorded_at' => CarbonImmutable::now(),
             ]);
             $attempt->add($line, $by);
-            $this->mark->stopOrGoOn($attempt, $mark->criterion, $at);
+            $this->mark->stopOrGoOn($attempt);
             CriterionMarked::dispatch($attempt->id, $attempt->learner_id);
 
             return $attempt;

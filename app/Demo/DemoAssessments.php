@@ -19,6 +19,7 @@ use App\Workshop\Gauges\Gauge;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Str;
+use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
 use MillStep\Core\Assessment\Task;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
@@ -171,7 +172,7 @@ final class DemoAssessments
      */
     private function part(SheetAttempt $attempt, array $criterion, bool $out): array
     {
-        $way = Scoring::asks($criterion['measure'] ?? null);
+        $way = WaysOfMeasuring::asks($criterion['measure'] ?? '');
         $limits = $this->scoring->wanted($attempt, $criterion)->limits();
         $upper = $limits['upper_mm'] ?? 1.0;
         $lower = $limits['lower_mm'] ?? 0.0;

@@ -99,6 +99,24 @@ it('takes the zero error of the gauge off, doubts as much as the gauge does, and
     put($this, 'dia-B', ['reading' => ['value' => '9.1'], 'gauge' => 'nobodys'])->assertConflict()->assertJsonPath('code', 'no_gauge');
 });
 
+it('lets nobody assess with a gauge that cannot tell, however often it is read', function (): void {
+    $save = app(SaveGauge::class);
+    $rule = $save(null, ['name' => 'Rule 3', 'kind' => 'rule', 'resolution_mm' => 0.5, 'uncertainty_mm' => 0.25]);
+    put($this, 'dia-A', ['reading' => ['value' => '9.1'], 'gauge' => $rule->slug], 'learner')->assertOk();
+    put($this, 'dia-A', ['reading' => ['value' => '9.1'], 'gauge' => $rule->slug])->assertConflict()
+        ->assertJsonPath('code', 'gauge_too_coarse')->assertJsonPath('message', fn (string $says): bool => str_contains($says, '0.25 mm'));
+    $this->withHeader('Accept-Language', 'es');
+    put($this, 'dia-A', ['reading' => ['value' => '9.1'], 'gauge' => $rule->slug])->assertConflict()
+        ->assertJsonPath('message', fn (string $says): bool => str_contains($says, 'basto'));
+    $last = put($this, 'dia-A', ['reading' => ['value' => '9.1']])->assertOk();
+    expect(criterion($last, 'dia-A')['found']['verdict'])->toBe('in');
+});
+
+it('takes two places apart by where they are', function (): void {
+    $last = measure($this, 'pos-A', ['dx' => '0.2', 'dy' => '0'], theirs: ['dx' => '-0.2', 'dy' => '0']);
+    expect(criterion($last, 'pos-A'))->apart_mm->toEqualWithDelta(0.4, 1e-9)->too_far_apart->toBeTrue()->turn->toBe('learner');
+});
+
 it('gives everybody their own dimensions and judges what they work out from them', function (): void {
     all_permits();
     $attempt = $this->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-rings', 'learner_id' => $this->learner->id])

@@ -216,6 +216,39 @@ it('goes on where a stop was a slip of the finger', function (): void {
     put($this, 'key', ['result' => 'met'])->assertOk()->assertJsonPath('stopped', null);
 });
 
+it('stays stopped, whatever a mark says of when it was made', function (): void {
+    put($this, 'key', ['result' => 'met'])->assertOk();
+    $this->travel(60)->seconds();
+    put($this, 'key', ['result' => 'not_met'])->assertOk();
+    $at = now()->toImmutable();
+    $this->travel(30)->seconds();
+    foreach ([40, 2] as $before) {
+        put($this, 'key', [
+            'result' => 'met', 'why' => 'Not so bad', 'made_at' => $at->subSeconds($before)->toIso8601ZuluString('millisecond'),
+        ])->assertConflict()->assertJsonPath('code', 'stopped_already');
+    }
+    expect(SheetAttempt::query()->findOrFail($this->attempt))->stopped_by->toBe('key');
+});
+
+it('stopped twice and once taken back is stopped by the other', function (): void {
+    $at = now()->toImmutable();
+    $this->travel(5)->seconds();
+    $mark = put($this, 'key', ['result' => 'not_met'])->json('criteria.7.mark.id');
+    put($this, 'held', ['result' => 'not_met', 'made_at' => $at->toIso8601ZuluString('millisecond')])->assertOk()
+        ->assertJsonPath('stopped.criterion', 'key');
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/marks/$mark/undo", ['id' => fake_uuid(),
+        'made_at' => now()->toIso8601ZuluString('millisecond')])->assertOk()->assertJsonPath('stopped.criterion', 'held');
+    expect(SheetAttempt::query()->findOrFail($this->attempt)->stopped_at?->timestamp)->toBe($at->timestamp);
+});
+
+it('takes a slip back on a tablet whose clock is fast', function (): void {
+    $ahead = static fn (int $seconds): string => now()->addHour()->addSeconds($seconds)->toIso8601ZuluString('millisecond');
+    $mark = put($this, 'clothing', ['result' => 'prompted', 'made_at' => $ahead(0)])->json('criteria.1.mark.id');
+    $this->travel(3)->seconds();
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/marks/$mark/undo", ['id' => fake_uuid(), 'made_at' => $ahead(0)])
+        ->assertOk()->assertJsonPath('criteria.1.mark', null);
+});
+
 it('is concluded by the shop where the tablet that stopped it went flat', function (): void {
     put($this, 'key', ['result' => 'not_met'])->assertOk();
     $this->artisan('assessment:conclude-stopped')->assertSuccessful();

@@ -6,6 +6,7 @@ use App\Assessment\Seat;
 use App\Demo\DemoAssessments;
 use App\People\Role;
 use App\Workshop\Machine;
+use Illuminate\Support\Facades\DB;
 
 require_once __DIR__.'/../Assessment/marks.php';
 
@@ -34,6 +35,25 @@ it('says who can be assessed today, who nearly, and what is missing', function (
     expect($after->json('ready'))->toBe([])->and(collect($after->json('nearly'))->firstWhere('learner.id', $ready->id)['missing'])
         ->toHaveCount(2);
     $this->actingAs($ready)->getJson('/api/records/ready')->assertForbidden();
+});
+
+it('asks the database as often for many learners as for one', function (): void {
+    $by = $this->instructor();
+    $asked = function (): int {
+        DB::enableQueryLog();
+        DB::flushQueryLog();
+        $this->getJson('/api/records/ready')->assertOk();
+
+        return count(DB::getQueryLog());
+    };
+    bring($this->person(), 3, $by);
+    $this->actingAs($by);
+    $asked();
+    $one = $asked();
+    foreach (range(1, 3) as $ignored) {
+        bring($this->person(), 3, $by);
+    }
+    expect($asked())->toBe($one);
 });
 
 it('compares two who saw the same work, to those two and the lead alone', function (): void {

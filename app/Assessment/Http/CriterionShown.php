@@ -11,7 +11,9 @@ use App\Assessment\Seat;
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
 use App\Assessment\Viewer;
-use MillStep\Core\Assessment\Measuring\TwoReaders;
+use MillStep\Core\Assessment\Criterion;
+use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
+use MillStep\Core\Border\Fields;
 
 /**
  * One criterion with what was found for it, as far as whoever looks may see it.
@@ -39,6 +41,7 @@ final readonly class CriterionShown
             ...array_intersect_key($criterion, array_flip([
                 'id', 'group', 'kind', 'weight', 'critical', 'critical_prompt_stops', 'text', 'scale_max', 'hole', 'lesson',
             ])),
+            'stops_on' => Criterion::stopsOn(Fields::of($criterion)),
             ...(isset($criterion['levels']) ? ['levels' => (object) $criterion['levels']] : []),
             'mark' => $verdict === null ? null : self::mark($verdict),
             'before' => $mine ? array_map(self::before(...), $marks->before($criterion['id'], $seat)) : [],
@@ -61,11 +64,12 @@ final readonly class CriterionShown
         $ended = ! $this->attempt->isOpen();
         $seesLearner = $both || $ended || $this->viewer === Viewer::Learner;
         $seesAssessor = $this->viewer !== Viewer::Learner || $both || $ended;
-        $apart = $both ? (new Apart($this->scoring, $this->attempt, $criterion))->by() : null;
+        $apart = new Apart($this->scoring, $this->attempt, $criterion);
+        $readers = $apart->readers();
         $place = isset($criterion['hole']) ? $this->attempt->sheet->part->hole($criterion['hole']) : $criterion;
 
         return [
-            'asks' => Scoring::asks($criterion['measure'] ?? null),
+            'asks' => WaysOfMeasuring::asks($criterion['measure'] ?? ''),
             'wants' => (object) $this->scoring->wanted($this->attempt, $criterion)->limits(),
             'place' => ($criterion['measure'] ?? '') === 'position' && isset($place['x_mm'], $place['y_mm'])
                 ? ['x_mm' => $place['x_mm'], 'y_mm' => $place['y_mm']] : null,
@@ -77,8 +81,9 @@ final readonly class CriterionShown
                 'readings' => $seesLearner ? array_map(self::reading(...), $learner) : null,
                 'found' => $seesLearner ? $this->scoring->found($this->attempt, $criterion, Seat::Learner)?->toArray() : null,
             ],
-            'apart_mm' => $seesLearner && $seesAssessor ? $apart?->inMm() : null,
-            'too_far_apart' => $seesLearner && $seesAssessor && $apart !== null && TwoReaders::areTooFarApart($apart),
+            'apart_mm' => $seesLearner && $seesAssessor ? $apart->by()?->inMm() : null,
+            'too_far_apart' => $seesLearner && $seesAssessor && $readers->areTooFarApart(),
+            'turn' => $ended ? null : $readers->next(),
         ];
     }
 

@@ -18,7 +18,7 @@ final class MeasuredController
 
         return new JsonResponse([
             'learner' => $learner->name, 'pairs' => $pairs, 'agreement' => $agreement?->toArray(),
-            'limits' => $agreement?->limits()?->toArray(),
+            'limits' => $agreement?->limits()?->toArray(), 'leaning' => $agreement?->leaning()?->value,
         ]);
     }
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Assessment\Writing;
 
-use App\Assessment\Scoring;
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
 use App\People\User;
@@ -40,6 +39,7 @@ final class SheetShelf
         $sheet = Sheet::current($code);
         $values = SheetFile::values($sheet);
         $versions = Sheet::query()->where('code', $code)->orderByDesc('version')->get();
+        $open = SheetAttempt::stillOpen()->whereIn('sheet_id', $versions->modelKeys())->pluck('sheet_id')->countBy();
 
         return [
             'code' => $sheet->code,
@@ -61,7 +61,7 @@ final class SheetShelf
             'versions' => array_values($versions->map(static fn (Sheet $each): array => [
                 'version' => $each->version, 'own' => $each->own, 'change' => $each->change_note,
                 'at' => $each->created_at?->toIso8601ZuluString(),
-                'open' => SheetAttempt::stillOpen()->where('sheet_id', $each->id)->count(),
+                'open' => $open->get($each->id, 0),
             ])->all()),
         ];
     }
@@ -83,7 +83,7 @@ final class SheetShelf
         return [
             ...array_intersect_key($criterion, array_flip(['id', 'kind', 'critical', 'text', 'scale_max', 'group', 'weight'])),
             ...(isset($criterion['levels']) ? ['levels' => (object) Given::fields($criterion['levels'])] : []),
-            ...($measured ? ['asks' => Scoring::asks($criterion['measure'] ?? null), 'wants' => (object) $wants] : []),
+            ...($measured ? ['asks' => WaysOfMeasuring::asks(Given::text($criterion['measure'] ?? null)), 'wants' => (object) $wants] : []),
         ];
     }
 }

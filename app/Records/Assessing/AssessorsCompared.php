@@ -10,6 +10,7 @@ use App\Assessment\SheetAttempt;
 use App\People\User;
 use Carbon\CarbonImmutable;
 use MillStep\Core\Assessment\AssessorAgreement;
+use MillStep\Core\Assessment\Leaning;
 use MillStep\Core\Border\Fields;
 
 /**
@@ -58,9 +59,9 @@ final class AssessorsCompared
         return array_values(array_map(static fn (array $one): array => [
             'names' => $one['names'],
             'sheets' => $one['sheets'],
-            'agreement' => self::agreement($one['all']),
+            ...self::agreement($one['all']),
             'criteria' => self::apartFirst(array_map(static fn (array $criterion): array => [
-                'sheet' => $criterion['sheet'], 'text' => $criterion['text'], 'agreement' => self::agreement($criterion['pairs']),
+                'sheet' => $criterion['sheet'], 'text' => $criterion['text'], ...self::agreement($criterion['pairs']),
             ], array_values($one['criteria']))),
         ], array_filter($found, static fn (array $one): bool => $one['all'] !== [])));
     }
@@ -79,18 +80,20 @@ final class AssessorsCompared
 
     /**
      * @param  non-empty-list<Pair>  $pairs
-     * @return array<string, mixed>
+     * @return array{agreement: array<string, mixed>, apart: bool}
      */
     private static function agreement(array $pairs): array
     {
-        return AssessorAgreement::fromFields(Fields::of([
+        $agree = AssessorAgreement::fromFields(Fields::of([
             'categories' => self::VERDICTS, 'scale' => 'ordered', 'pairs' => $pairs,
-        ]))->compute()->toArray();
+        ]))->compute();
+
+        return ['agreement' => $agree->toArray(), 'apart' => $agree->isApart()];
     }
 
     /**
-     * @param  list<array{sheet: string, text: string, agreement: array<string, mixed>}>  $criteria
-     * @return list<array{sheet: string, text: string, agreement: array<string, mixed>}>
+     * @param  list<array{sheet: string, text: string, agreement: array<string, mixed>, apart: bool}>  $criteria
+     * @return list<array{sheet: string, text: string, agreement: array<string, mixed>, apart: bool}>
      */
     private static function apartFirst(array $criteria): array
     {
@@ -125,10 +128,12 @@ final class AssessorsCompared
         return array_map(static function (array $one) use ($shop): array {
             ksort($one['months']);
 
+            $percent = round(100 * $one['met'] / max(1, $one['of']), 1);
+            $shopPercent = round(100 * $shop['met'] / max(1, $shop['of']), 1);
+
             return [
-                ...$one, 'months' => array_values($one['months']),
-                'percent' => round(100 * $one['met'] / max(1, $one['of']), 1),
-                'shop_percent' => round(100 * $shop['met'] / max(1, $shop['of']), 1),
+                ...$one, 'months' => array_values($one['months']), 'percent' => $percent, 'shop_percent' => $shopPercent,
+                'leaning' => Leaning::of($percent, $shopPercent)->value,
             ];
         }, $found);
     }

@@ -25,9 +25,6 @@ use MillStep\Core\Competency\Stage;
 /** Who can be assessed on what today, in which order and why; and who nearly, with what is missing. */
 final class ReadyToAssess
 {
-    /** Somebody lacks so little at most to be called near. */
-    private const NEARLY = 3;
-
     public function __construct(private readonly Standings $standings, private readonly Again $again)
     {
     }
@@ -42,6 +39,7 @@ final class ReadyToAssess
         $open = SheetAttempt::stillOpen()->with('sheet')->whereIn('learner_id', $learners->modelKeys())->get()
             ->keyBy(static fn (SheetAttempt $attempt): string => "{$attempt->learner_id} {$attempt->sheet->code}");
         $since = $this->since($learners);
+        $again = $this->again->ofEach($learners);
         $free = $this->freeKinds();
         $now = CarbonImmutable::now();
         $rows = $candidates = $nearly = [];
@@ -55,7 +53,7 @@ final class ReadyToAssess
                         'sheet' => ['code' => $sheet, 'title' => $sheets->get($sheet)->title ?? $sheet],
                         'open_attempt' => $open->get("{$learner->id} $sheet")?->id,
                     ];
-                    $missing = $this->missing($standing, $learner, $sheet);
+                    $missing = self::missing($standing, $again[$learner->id][$sheet] ?? null);
                     if ($missing !== []) {
                         $nearly[] = [...$row, 'missing' => $missing];
 
@@ -88,22 +86,25 @@ final class ReadyToAssess
     {
         $place = $standing->place;
         $passed = array_keys(array_filter($standing->record->assessments, static fn (string $outcome): bool => $outcome === 'passed'));
-        $near = $place->stage === Stage::Piloted || ($place->stage === Stage::Punched && count($place->next) <= self::NEARLY);
+        $near = $place->stage === Stage::Piloted || ($place->stage === Stage::Punched && Queue::isNear(count($place->next)));
 
         return $near && ! $place->held ? array_values(array_diff($standing->permit->requirement['assessments'], $passed)) : [];
     }
 
-    /** @return list<string> what the ladder, or the wait after a try, still asks for */
-    private function missing(PermitStanding $standing, User $learner, string $sheet): array
+    /**
+     * @param  array{until: CarbonImmutable|null, exercises: int}|null  $again
+     * @return list<string> what the ladder, or the wait after a try, still asks for
+     */
+    private static function missing(PermitStanding $standing, ?array $again): array
     {
         if ($standing->place->stage === Stage::Punched) {
             return $standing->place->next;
         }
-        $again = $this->again->of($learner, $sheet);
+        [$until, $exercises] = [$again['until'] ?? null, $again['exercises'] ?? 0];
 
         return [
-            ...($again['until'] === null ? [] : ['wait:'.$again['until']->toIso8601ZuluString()]),
-            ...($again['exercises'] === 0 ? [] : ["practice:count:{$again['exercises']}"]),
+            ...($until === null ? [] : ['wait:'.$until->toIso8601ZuluString()]),
+            ...($exercises === 0 ? [] : ["practice:count:$exercises"]),
         ];
     }
 

@@ -38,6 +38,27 @@ final readonly class Criterion
         };
     }
 
+    /**
+     * The results that would end the assessment, by the same rule that scores it.
+     *
+     * @return list<string|int>
+     *
+     * @throws InvalidInput
+     */
+    public static function stopsOn(Fields $fields): array
+    {
+        $results = match (CriterionKind::from($fields->choice('kind', array_column(CriterionKind::cases(), 'value')))) {
+            CriterionKind::Observed => self::OBSERVED,
+            CriterionKind::Judged => range(0, $fields->integer('scale_max', 1)),
+            CriterionKind::Measured => [],
+        };
+
+        return array_values(array_filter(
+            $results,
+            static fn (string|int $result): bool => self::fromFields(Fields::of([...$fields->toArray(), 'result' => $result]), 0.0)->stops,
+        ));
+    }
+
     private static function observed(Fields $fields, string $id, float $weight, bool $critical, float $promptedCredit): self
     {
         $result = $fields->choice('result', self::OBSERVED, 'not_seen');

@@ -10,6 +10,14 @@ namespace MillStep\Core\Assessment;
  */
 final class Queue
 {
+    /** Who lacks so few things of the ladder is nearly ready. */
+    private const NEARLY = 3;
+
+    public static function isNear(int $missing): bool
+    {
+        return $missing <= self::NEARLY;
+    }
+
     /**
      * @param  list<Candidate>  $candidates
      * @return list<Candidate>

@@ -36,13 +36,14 @@ final readonly class ScoreAssessment implements Operation
 
     public function compute(): Score
     {
-        $stoppedBy = $open = [];
+        $stoppedBy = $open = $failedBy = [];
         $earned = $possible = 0.0;
-        $failsMeasurement = false;
         foreach ($this->criteria as $criterion) {
             $possible += $criterion->weight;
             $earned += $criterion->weight * ($criterion->credit ?? 0.0);
-            $failsMeasurement = $failsMeasurement || $criterion->failsMeasurement;
+            if ($criterion->failsMeasurement) {
+                $failedBy[] = $criterion->id;
+            }
             if ($criterion->stops) {
                 $stoppedBy[] = $criterion->id;
             }
@@ -54,11 +55,11 @@ final readonly class ScoreAssessment implements Operation
         $outcome = match (true) {
             $stoppedBy !== [] => Outcome::Stopped,
             $open !== [] => Outcome::Incomplete,
-            $score < $this->passMarkPercent || $failsMeasurement => Outcome::NotYet,
+            $score < $this->passMarkPercent || $failedBy !== [] => Outcome::NotYet,
             default => Outcome::Passed,
         };
 
-        return new Score($outcome, $score, $stoppedBy, $open);
+        return new Score($outcome, $score, $stoppedBy, $open, $failedBy);
     }
 
     /**

@@ -12,6 +12,9 @@ final class Slip
     /** Whether what was marked then may still be a slip of the finger; both by the clock of one tablet. */
     public static function mayBe(\DateTimeImmutable $madeAt, \DateTimeImmutable $now): bool
     {
-        return (float) $now->format('U.u') - (float) $madeAt->format('U.u') <= self::SECONDS;
+        $seconds = (float) $now->format('U.u') - (float) $madeAt->format('U.u');
+
+        // What was made before cannot take back what came after, but for a clock that is read to the second.
+        return $seconds > -1 && $seconds <= self::SECONDS;
     }
 }

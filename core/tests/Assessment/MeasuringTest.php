@@ -5,11 +5,13 @@ declare(strict_types=1);
 use MillStep\Core\Assessment\Measuring\Feature;
 use MillStep\Core\Assessment\Measuring\Found;
 use MillStep\Core\Assessment\Measuring\Side;
+use MillStep\Core\Assessment\Measuring\TwoReaders;
 use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Border\Message;
 use MillStep\Core\Measure\Verdict;
 
 /**
@@ -145,4 +147,39 @@ it('saves only where metal is left', function (): void {
     foreach (Feature::cases() as $feature) {
         expect($feature->canBeSaved(Side::Under) && $feature->canBeSaved(Side::Over))->toBeFalse($feature->value);
     }
+});
+
+it('takes off as off, to whichever side: a most has no sign', function (): void {
+    $most = ['measure' => 'size', 'feature' => 'place', 'at_most_mm' => 0.15];
+    expect(measured($most, [['value' => '-0.4']]))->verdict->toBe(Verdict::Out)
+        ->and(measured($most, [['value' => '-0.1']])->verdict)->toBe(Verdict::In);
+});
+
+it('knows which gauge cannot tell', function (array $wants, float $uncertainty, bool $can): void {
+    expect(WaysOfMeasuring::of(Fields::of($wants))->canBeToldBy(Length::mm($uncertainty)))->toBe($can);
+})->with([
+    [BORE, 0.02, true], [BORE, 0.149, true], [BORE, 0.15, false], [PLACE, 0.249, true], [PLACE, 0.25, false],
+    [['measure' => 'size', 'feature' => 'gap', 'at_most_mm' => 0.2], 0.2, false], [['measure' => 'plug'], 1.0, true],
+]);
+
+it('lays two readings of a place apart as the crow flies, not by how far each is off', function (): void {
+    $place = WaysOfMeasuring::of(Fields::of(PLACE));
+    $at = static fn (float $dx): Fields => Fields::of(['dx_mm' => $dx, 'dy_mm' => 0.0]);
+    expect($place->apart($at(0.2), $at(-0.2))?->inMm())->toEqualWithDelta(0.4, 1e-9)
+        ->and(WaysOfMeasuring::of(Fields::of(BORE))->apart(Fields::of(['value_mm' => 9.1]), Fields::of(['value_mm' => 9.2]))?->inMm())
+        ->toEqualWithDelta(-0.1, 1e-9);
+});
+
+it('says whose reading is next', function (int $theirs, bool $declined, int $ours, ?float $apart, ?string $next): void {
+    $found = $ours === 0 ? null : new Found(Verdict::In, Message::of('assessment.found.in'), $ours);
+    expect((new TwoReaders($theirs, $declined, $ours, $found, $apart === null ? null : Length::mm($apart)))->next())->toBe($next);
+})->with([
+    [0, false, 0, null, 'learner'], [1, false, 0, null, 'assessor'], [0, true, 0, null, 'assessor'], [0, true, 1, null, null],
+    [1, false, 1, 0.05, null], [1, false, 1, -0.06, 'learner'], [2, false, 1, 0.01, 'assessor'], [2, false, 2, 0.2, 'learner'],
+    [3, false, 3, 0.2, null],
+]);
+
+it('asks the assessor again while their own reading is doubtful', function (): void {
+    $doubtful = new Found(Verdict::Doubtful, Message::of('assessment.found.doubtful'), 1, 2);
+    expect((new TwoReaders(1, false, 1, $doubtful, Length::mm(0.2)))->next())->toBe('assessor');
 });

@@ -2,12 +2,17 @@
 
 declare(strict_types=1);
 
+use MillStep\Core\Assessment\AgreementMeaning;
+use MillStep\Core\Assessment\AssessorsAgree;
 use MillStep\Core\Assessment\Candidate;
+use MillStep\Core\Assessment\Criterion;
+use MillStep\Core\Assessment\Leaning;
 use MillStep\Core\Assessment\Outcome;
 use MillStep\Core\Assessment\Personal;
 use MillStep\Core\Assessment\Queue;
 use MillStep\Core\Assessment\Retake;
 use MillStep\Core\Assessment\ScoreAssessment;
+use MillStep\Core\Assessment\Slip;
 use MillStep\Core\Assessment\Task;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
@@ -171,4 +176,36 @@ it('lets first in whose machine is free, then who is held up most, then who has 
     expect(array_column($order, 'id'))->toBe(['blocks', 'early', 'bench', 'late', 'taken'])
         ->and(array_map(static fn ($message): string => $message->code, $order[0]->reasons(new DateTimeImmutable('2030-05-07T09:00:00Z'))))
         ->toBe(['assessment.queue.machine_free', 'assessment.queue.blocks', 'assessment.queue.waits']);
+});
+
+it('stops on what it would be scored as a stop for, and on nothing else', function (): void {
+    $observed = ['id' => 'a', 'kind' => 'observed', 'weight' => 1];
+    $on = static fn (array $more): array => Criterion::stopsOn(Fields::of([...$observed, ...$more]));
+    expect($on(['critical' => true]))->toBe(['not_met'])
+        ->and($on(['critical' => true, 'critical_prompt_stops' => true]))->toEqualCanonicalizing(['prompted', 'not_met'])
+        ->and($on(['critical' => false, 'critical_prompt_stops' => true]))->toBe([])
+        ->and($on(['kind' => 'judged', 'scale_max' => 3, 'critical' => true]))->toBe([0])
+        ->and($on(['kind' => 'measured', 'critical' => true]))->toBe([]);
+});
+
+it('takes a slip back for ten seconds, and never by what was made before it', function (float $after, bool $slip): void {
+    $made = new DateTimeImmutable('2030-05-01T10:00:00.250Z');
+    expect(Slip::mayBe($made, $made->modify(sprintf('%+d milliseconds', 1000 * $after))))->toBe($slip);
+})->with([[0, true], [9.9, true], [10, true], [10.1, false], [-0.9, true], [-1, false], [-3600, false]]);
+
+it('names the measurement that keeps a sheet from passing', function (): void {
+    $found = scored([
+        ['id' => 'a', 'kind' => 'observed', 'weight' => 99, 'result' => 'met'],
+        ['id' => 'b', 'kind' => 'measured', 'weight' => 1, 'critical' => true, 'verdict' => 'out'],
+    ]);
+    expect($found)->toMatchArray(['outcome' => 'not_yet', 'score_percent' => 99, 'failed_by' => ['b']]);
+});
+
+it('calls nobody strict or lenient for a few verdicts, nor two assessors apart', function (): void {
+    expect(Leaning::of(95, 90))->toBe(Leaning::Alike)->and(Leaning::of(96, 90))->toBe(Leaning::Lenient)
+        ->and(Leaning::of(84, 90))->toBe(Leaning::Strict);
+    $agree = static fn (int $count, float $percent): bool => (new AssessorsAgree(
+        $count, $percent, null, null, null, AgreementMeaning::Undetermined,
+    ))->isApart();
+    expect($agree(2, 0))->toBeFalse()->and($agree(3, 66.7))->toBeTrue()->and($agree(10, 80))->toBeFalse();
 });

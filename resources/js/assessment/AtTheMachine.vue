@@ -9,7 +9,7 @@ import CriterionList from './CriterionList.vue';
 import OpenSheets from './OpenSheets.vue';
 import PersonalSizes from './PersonalSizes.vue';
 import ReadingHand from './ReadingHand.vue';
-import { isOpen, stops } from './results';
+import { isOpen } from './results';
 import ScoreBar from './ScoreBar.vue';
 import SecondPanel from './SecondPanel.vue';
 import SheetEnd from './SheetEnd.vue';
@@ -90,7 +90,7 @@ function mark(result: Result) {
     goOn(criterion);
     return;
   }
-  if (stops(criterion, result)) {
+  if (criterion.stops_on.includes(result)) {
     if (seat.value === 'second') give(criterion, result);
     else asking.value = { kind: 'stop', criterion, result };
     return;
@@ -103,7 +103,7 @@ function mark(result: Result) {
 function give(criterion: Criterion, result: Result, why: string | null = null) {
   asking.value = null;
   void marks.set(criterion.id, { seat: seat.value, result, why }, said(criterion, result));
-  if (!(stops(criterion, result) && seat.value === 'assessor')) goOn(criterion);
+  if (!(criterion.stops_on.includes(result) && seat.value === 'assessor')) goOn(criterion);
 }
 const unsure = ref<string | null>(null);
 async function read(of: Schemas['Seat'], reading: Record<string, string>, gauge: string | null) {
@@ -181,14 +181,14 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
 
   <div class="mt-4 grid gap-6 md:grid-cols-[minmax(0,5fr)_minmax(0,6fr)]">
     <CriterionList
-      class="max-md:order-2"
+      class="max-md:order-2 md:sticky md:top-24 md:max-h-[calc(100dvh-7rem)] md:self-start md:overflow-y-auto"
       :criteria="criteria"
       :at="at?.id ?? null"
       :faults="marks.refused.value"
       @go="go"
     />
     <div v-if="at" class="max-md:order-1">
-      <div class="sheet sticky top-20 space-y-3 p-4" data-testid="hand">
+      <div class="sheet space-y-3 p-4 md:sticky md:top-24" data-testid="hand">
         <p class="text-sm text-quiet">
           {{ t('sheet.place', { at: index + 1, of: criteria.length }) }} · {{ t(`sheet.group.${at.group}`) }}
           <strong v-if="at.critical" class="text-no">◆ {{ t(criticalWords(at)) }}</strong>
@@ -204,7 +204,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
           v-if="at.kind === 'measured'"
           :key="at.id"
           :attempt="attempt"
-          :criterion="correcting?.id === at.id ? { ...at, readings: [], found: null } : at"
+          :criterion="correcting?.id === at.id ? { ...at, readings: [], found: null, turn: 'assessor' } : at"
           :errors="marks.misread.value[at.id]?.errors"
           :sending="Boolean(marks.marked.value[at.id])"
           @read="read"
@@ -242,7 +242,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
           :words="at.text"
           :locked="false"
         />
-        <p class="text-sm text-quiet max-sm:hidden">
+        <p v-if="at.kind !== 'measured'" class="text-sm text-quiet max-sm:hidden">
           {{ t(at.kind === 'judged' ? 'sheet.keysPoints' : 'sheet.keys') }}
         </p>
       </div>

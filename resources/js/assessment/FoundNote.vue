@@ -17,7 +17,7 @@ const tones = { in: 'text-alone', out: 'text-no', doubtful: 'text-supervised' } 
   <div>
     <p class="text-xl font-bold" :class="tones[found.verdict]">
       {{ VERDICT_SHAPE[found.verdict] }} {{ t(`sheet.judged.${found.verdict}`) }}
-      <span v-if="found.value_mm !== null" class="reading font-normal">{{ length(found.value_mm) }}</span>
+      <span v-if="found.value_mm !== null" class="reading font-normal">{{ length(found.value_mm, 3) }}</span>
     </p>
     <p class="text-sm">{{ say(found.why) }}</p>
     <p v-if="found.then" class="text-sm font-semibold">{{ say(found.then) }}</p>

@@ -33,12 +33,6 @@ const answer = useCommand((task: Schemas['AssessmentAttempt']['tasks'][number]) 
   },
   label: { key: 'outbox.task', words: { what: task.text } },
 }));
-/** Both measure again where they lie too far apart. */
-const mayRead = (criterion: Schemas['Criterion']) =>
-  !criterion.learner?.done ||
-  (criterion.too_far_apart === true &&
-    (criterion.learner.readings?.length ?? 0) <= (criterion.readings?.length ?? 0) &&
-    (criterion.readings?.length ?? 0) < 3);
 </script>
 
 <template>
@@ -89,7 +83,7 @@ const mayRead = (criterion: Schemas['Criterion']) =>
           ✕ {{ marks.refused.value[criterion.id]?.message }}
         </p>
         <ReadingFields
-          v-if="mayRead(criterion)"
+          v-if="criterion.turn === 'learner'"
           :key="`${criterion.id}-${criterion.learner?.readings?.length ?? 0}`"
           :criterion="criterion"
           :keep="`${attempt.id}.${criterion.id}.learner`"

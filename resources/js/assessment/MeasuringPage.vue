@@ -31,15 +31,8 @@ const signed = (mm: number) => `${mm > 0 ? '+' : ''}${length(mm, 3)}`;
             data.agreement.count,
           )
         }}
-        <template v-if="data.limits">{{
-          t(
-            data.limits.lower_mm > 0
-              ? 'measuring.over'
-              : data.limits.upper_mm < 0
-                ? 'measuring.under'
-                : 'measuring.both',
-            { bias: length(Math.abs(data.agreement.bias_mm), 3) },
-          )
+        <template v-if="data.leaning">{{
+          t(`measuring.${data.leaning}`, { bias: length(Math.abs(data.agreement.bias_mm), 3) })
         }}</template>
       </p>
       <DifferencePlot class="mt-4" :measuring="data" />

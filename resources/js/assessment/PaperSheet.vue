@@ -28,6 +28,8 @@ const typed = (readings: Schemas['SheetReading'][] | null | undefined) =>
       .join(' / '),
   );
 const wanted = useWanted();
+/** On an empty form the size is written in by hand. */
+const isOwn = ({ asks, wants }: Criterion) => asks === 'length' && wants?.upper_mm === undefined;
 const box = (on: boolean) => (on ? '☒' : '☐');
 const result = (criterion: Criterion) => props.attempt?.criteria.find(({ id }) => id === criterion.id)?.mark?.result;
 </script>
@@ -76,7 +78,10 @@ const result = (criterion: Criterion) => props.attempt?.criteria.find(({ id }) =
             <span v-if="criterion.kind === 'observed' && criterion.levels" class="block text-[8pt]">
               ✓ {{ criterion.levels.met }} · ▲ {{ criterion.levels.prompted }} · ✕ {{ criterion.levels.not_met }}
             </span>
-            <span v-if="criterion.kind === 'measured'" class="block text-[8pt]">{{ wanted(criterion) }}</span>
+            <span v-if="criterion.kind === 'measured'" class="block text-[8pt]">
+              {{ wanted(criterion) }}
+              <span v-if="isOwn(criterion)" class="ml-1 inline-block h-4 w-28 border-b border-quiet" />
+            </span>
           </td>
           <td class="py-1">
             <template v-if="criterion.kind === 'observed'">

@@ -72,7 +72,9 @@ const print = () => window.print();
           <tr v-for="line in data.lines" :key="line.id" class="break-inside-avoid border-b border-hairline align-top">
             <td class="py-1 pr-3">{{ line.text }}</td>
             <td class="reading py-1 pr-3">{{ wanted(line) }}</td>
-            <td class="reading py-1 pr-3 text-right">{{ line.learner_mm === null ? '–' : length(line.learner_mm) }}</td>
+            <td class="reading py-1 pr-3 text-right whitespace-nowrap">
+              {{ line.learner_mm === null ? '–' : length(line.learner_mm) }}
+            </td>
             <td class="py-1">
               <FoundNote v-if="line.found" :found="line.found" /><span v-else class="text-quiet">{{
                 t('sheet.notMeasured')

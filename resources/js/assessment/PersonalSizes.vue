@@ -14,7 +14,7 @@ const figure = (unit: string, value: number) => (unit === 'mm' ? length(value) :
   <div v-if="attempt.dimensions.length > 0" class="mt-2">
     <ul class="flex flex-wrap gap-x-6">
       <li v-for="dimension in attempt.dimensions" :key="dimension.id">
-        <span class="text-quiet">{{ dimension.name }}</span>
+        <span class="text-quiet">{{ dimension.name }}: </span>
         <strong class="reading text-xl">{{ length(dimension.mm) }}</strong>
       </li>
     </ul>

@@ -17,6 +17,8 @@ const props = defineProps<{
   errors?: Record<string, string[]>;
   label: string;
   act: string;
+  /** Ready for a gauge that types, or for the hand: only where one reading alone is asked for. */
+  focusFirst?: boolean;
 }>();
 const emit = defineEmits<{ read: [reading: Record<string, string>] }>();
 const { t } = useI18n();
@@ -73,7 +75,7 @@ async function focus() {
   await nextTick();
   form.value?.querySelector<HTMLElement>('input')?.focus();
 }
-onMounted(focus);
+onMounted(() => props.focusFirst && focus());
 defineExpose({ focus });
 </script>
 

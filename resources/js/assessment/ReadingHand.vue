@@ -30,18 +30,9 @@ const fields = useTemplateRef('fields');
 const caliper = useCaliper(() => fields.value?.focus());
 const learner = computed(() => props.criterion.learner);
 const found = computed(() => props.criterion.found ?? null);
-/** Readings of one size by one reader, at most. */
-const MOST = 3;
-/** Whose turn it is to measure. */
-const turn = computed<'learner' | 'assessor' | null>(() => {
-  if (!learner.value?.done) return 'learner';
-  if (found.value === null || found.value.again > 0) return 'assessor';
-  const [theirs, ours] = [learner.value.readings?.length ?? 0, props.criterion.readings?.length ?? 0];
-  // Where the two lie too far apart the learner measures again, and whoever assesses after them.
-  if (ours >= MOST) return null;
-  if (theirs > ours && ours > 0) return 'assessor';
-  return props.criterion.too_far_apart ? 'learner' : null;
-});
+const turn = computed(() => props.criterion.turn ?? null);
+/** Without a gauge of the record a length is the shop's caliper's; what only goes or does not go has no such figure. */
+const hasFigure = computed(() => props.criterion.asks === 'length' || props.criterion.asks === 'place');
 const wanted = useWanted();
 /** Who measures now; what was read before is in sight by then. */
 const label = computed(() =>
@@ -50,7 +41,7 @@ const label = computed(() =>
     : t(found.value ? 'sheet.youMeasureAgain' : 'sheet.youMeasure'),
 );
 const gauges = computed(() => [
-  { value: '', label: t('sheet.noGauge') },
+  { value: '', label: t(hasFigure.value ? 'sheet.noGauge' : 'sheet.gaugeUnnamed') },
   ...fitting.value.map((gauge) => ({
     value: gauge.slug,
     label: gauge.past_due ? t('sheet.gaugeLate', { name: gauge.name }) : gauge.name,
@@ -68,6 +59,7 @@ const gauges = computed(() => [
         :criterion="criterion"
         :keep="`${attempt.id}.${criterion.id}.${turn}`"
         :errors="errors"
+        focus-first
         :label="label"
         :act="t('sheet.enter')"
         @read="emit('read', turn, $event, slug || null)"
@@ -81,7 +73,7 @@ const gauges = computed(() => [
           :options="gauges"
         />
         <button
-          v-if="caliper.offered.value"
+          v-if="hasFigure && caliper.offered.value"
           type="button"
           class="min-h-12 px-2 text-sm underline underline-offset-4"
           @click="caliper.toggle()"

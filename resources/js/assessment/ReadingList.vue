@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
+import { useUnits } from '@/measure/useUnits';
 import { withUnit } from '@/measure/withUnit';
 import { useI18n } from 'vue-i18n';
 
 /** Readings as they were typed, whose, and with which gauge. */
 defineProps<{ readings: Schemas['SheetReading'][]; who: string }>();
 const { t } = useI18n();
+const { length } = useUnits();
 function said(reading: Schemas['SheetReading']): string {
   return Object.entries(reading.typed)
     .filter(([, text]) => text !== '')
@@ -25,6 +27,9 @@ function said(reading: Schemas['SheetReading']): string {
     <li v-for="reading in readings" :key="reading.id">
       <span class="text-quiet">{{ who }}:</span> <span class="reading">{{ said(reading) }}</span>
       <span v-if="reading.gauge" class="text-sm text-quiet"> · {{ reading.gauge }}</span>
+      <span v-if="reading.zero_mm !== 0" class="text-sm text-quiet">
+        · {{ t('sheet.zeroTaken', { zero: length(reading.zero_mm, 3) }) }}</span
+      >
       <span v-if="reading.gauge_late" class="text-sm font-semibold text-supervised"> ▲ {{ t('sheet.late') }}</span>
     </li>
   </ul>

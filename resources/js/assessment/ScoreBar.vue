@@ -24,6 +24,7 @@ const reason = computed(() => {
     ids.map((id) => props.attempt.criteria.find((criterion) => criterion.id === id)?.text ?? id).join('; ');
   if (score.value.outcome === 'stopped') return names(score.value.stopped_by);
   if (score.value.outcome === 'incomplete') return t('sheet.open', score.value.open.length);
+  if (score.value.failed_by.length > 0) return t('sheet.failed', { what: names(score.value.failed_by) });
   return t('sheet.mark', { mark: props.attempt.sheet.pass_mark_percent });
 });
 </script>

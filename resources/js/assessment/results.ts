@@ -28,14 +28,6 @@ export function resultsOf(criterion: Criterion): Result[] {
   return points;
 }
 
-/** Whether this result ends the assessment. */
-export function stops(criterion: Criterion, result: string | number): boolean {
-  return (
-    criterion.critical &&
-    (result === 'not_met' || result === 0 || (result === 'prompted' && criterion.critical_prompt_stops))
-  );
-}
-
 /** Whether something is still to be seen or measured there. */
 export function isOpen(criterion: Criterion): boolean {
   return criterion.kind === 'measured'

@@ -4,7 +4,7 @@ import { mountIn, signedIn } from '@/test/mountIn';
 import { called, Refusal, serve } from '@/test/server';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { isOpen, resultsOf, shapeOf, stops } from './results';
+import { isOpen, resultsOf, shapeOf } from './results';
 import ScoreBar from './ScoreBar.vue';
 import SheetPage from './SheetPage.vue';
 
@@ -15,6 +15,7 @@ const criterion = (given: Partial<Schemas['Criterion']>): Schemas['Criterion'] =
   weight: 1,
   critical: false,
   critical_prompt_stops: false,
+  stops_on: [],
   text: 'Eye protection on',
   mark: null,
   before: [],
@@ -47,8 +48,8 @@ const FOUND: Schemas['PartFound'] = {
   then: null,
 };
 const CRITERIA = [
-  criterion({ critical: true, critical_prompt_stops: true }),
-  criterion({ id: 'held', text: 'Work held', group: 'work', critical: true }),
+  criterion({ critical: true, critical_prompt_stops: true, stops_on: ['prompted', 'not_met'] }),
+  criterion({ id: 'held', text: 'Work held', group: 'work', critical: true, stops_on: ['not_met'] }),
   criterion({ id: 'burr', text: 'Burr taken off', group: 'work' }),
   criterion({
     id: 'dia',
@@ -63,11 +64,12 @@ const CRITERIA = [
     place: null,
     apart_mm: null,
     too_far_apart: false,
+    turn: 'learner',
   }),
   criterion({ id: 'edge', text: 'Edge of the hole', group: 'work', kind: 'judged', scale_max: 4 }),
 ];
 type Score = Schemas['SheetScore'];
-const SCORE: Score = { outcome: 'incomplete', score_percent: 40, stopped_by: [], open: ['burr', 'dia'] };
+const SCORE: Score = { outcome: 'incomplete', score_percent: 40, stopped_by: [], open: ['burr', 'dia'], failed_by: [] };
 const attempt = (
   score: Partial<Score> = {},
   more: Partial<Schemas['AssessmentAttempt']> = {},
@@ -126,6 +128,12 @@ describe('the score of a sheet', () => {
     expect(bar({ outcome: 'stopped', stopped_by: ['held'], open: [] })).toContain('Work held');
   });
 
+  it('names the part that is out, and not a mark that was reached', () => {
+    const words = bar({ outcome: 'not_yet', score_percent: 93, open: [], failed_by: ['dia'] });
+    expect(words).toContain('out of its limits: Hole A diameter');
+    expect(words).not.toContain('are needed');
+  });
+
   it('says whether everything is kept', () => {
     expect(bar({}, 0)).toContain('all saved');
     expect(bar({}, 2)).not.toContain('all saved');
@@ -138,13 +146,6 @@ describe('what may be said of a criterion', () => {
     expect(resultsOf(CRITERIA[0] as Schemas['Criterion']).map((one) => one.key)).toEqual(['1', '2', '3', '4']);
     expect(resultsOf(CRITERIA[4] as Schemas['Criterion']).map((one) => one.result)).toEqual([0, 1, 2, 3, 4]);
     expect(resultsOf(CRITERIA[3] as Schemas['Criterion'])).toEqual([]);
-  });
-
-  it('stops only where it is critical, a prompt only where the sheet says so', () => {
-    expect(stops(CRITERIA[0] as Schemas['Criterion'], 'prompted')).toBe(true);
-    expect(stops(CRITERIA[1] as Schemas['Criterion'], 'prompted')).toBe(false);
-    expect(stops(CRITERIA[1] as Schemas['Criterion'], 'not_met')).toBe(true);
-    expect(stops(CRITERIA[2] as Schemas['Criterion'], 'not_met')).toBe(false);
   });
 
   it('is open until it is seen, or sure', () => {
@@ -294,7 +295,7 @@ describe('a practical sheet', () => {
     await wait();
     expect(sent()).toMatchObject([{ criterion: 'dia', seat: 'learner', reading: { value: '9.12 mm' } }]);
     page.unmount();
-    await open(attempt({}, withOne('dia', { learner: learner({ done: true }) })));
+    await open(attempt({}, withOne('dia', { turn: 'assessor', learner: learner({ done: true }) })));
     await go('dia');
     expect(hand().text()).toContain('Wren Example has measured');
     expect(hand().text()).not.toContain('9.12');
@@ -312,7 +313,7 @@ describe('a practical sheet', () => {
     serve('GET /api/assessment/attempts/a1', () => new Promise((done) => (answer = done)));
     void queryClient.invalidateQueries({ queryKey: ['sheet', 'a1'] });
     await flushPromises();
-    serve(ROUTE, attempt({}, withOne('dia', { learner: learner({ done: true }) })));
+    serve(ROUTE, attempt({}, withOne('dia', { turn: 'assessor', learner: learner({ done: true }) })));
     await hand().find('input').setValue('9.12');
     await hand().find('form').trigger('submit');
     await wait();
@@ -323,7 +324,9 @@ describe('a practical sheet', () => {
   });
 
   it('asks for another reading while it is doubtful, and says why', async () => {
-    await open(attempt({}, withOne('dia', { learner: learner({ done: true, readings: [] }), found: FOUND })));
+    await open(
+      attempt({}, withOne('dia', { turn: 'assessor', learner: learner({ done: true, readings: [] }), found: FOUND })),
+    );
     await go('dia');
     expect(hand().text()).toContain('Measure again, 2 more times at most');
     expect(hand().find('form input').exists()).toBe(true);

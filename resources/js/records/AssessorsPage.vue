@@ -15,21 +15,12 @@ const { number } = useUnits();
 const compared = useQuery({ queryKey: ['assessors'], queryFn: () => must(api.GET('/api/records/assessors')) });
 type Pair = Schemas['AssessorsCompared']['pairs'][number];
 type Agreement = Schemas['AssessorsAgree'];
-/** A criterion on which two agree less than four times of five, seen often enough to say so. */
-const FEW = 3;
-const APART = 80;
-const apart = (pair: Pair) =>
-  pair.criteria.filter(({ agreement }) => agreement.count >= FEW && agreement.percent < APART).slice(0, 3);
+/** The criteria that are most worth talking about. */
+const apart = (pair: Pair) => pair.criteria.filter((criterion) => criterion.apart).slice(0, 3);
 const interval = ({ low, high }: Agreement) =>
   low === null || high === null
     ? t('assessors.noInterval')
     : t('assessors.interval', { low: number(low, 2), high: number(high, 2) });
-/** By how many points of a hundred somebody lies off the shop's mean before it is said. */
-const OFF = 5;
-function leaning(one: Schemas['AssessorsCompared']['assessors'][number]): 'strict' | 'lenient' | 'alike' {
-  const off = one.percent - one.shop_percent;
-  return off > OFF ? 'lenient' : off < -OFF ? 'strict' : 'alike';
-}
 </script>
 
 <template>
@@ -102,7 +93,7 @@ function leaning(one: Schemas['AssessorsCompared']['assessors'][number]): 'stric
         <h3 class="text-xl">{{ one.name }}</h3>
         <p>
           {{ t('assessors.said', { percent: number(one.percent, 0), of: one.of, shop: number(one.shop_percent, 0) }) }}
-          <strong>{{ t(`assessors.leaning.${leaning(one)}`) }}</strong>
+          <strong>{{ t(`assessors.leaning.${one.leaning}`) }}</strong>
         </p>
         <MonthsChart class="mt-2" :assessor="one" />
       </article>

@@ -43,12 +43,18 @@ interface Wanted
      */
     public function found(array $readings, Length $uncertainty): Found;
 
+    /** @return 'length'|'place'|'plug'|'thread' what is typed for one reading */
+    public static function asks(): string;
+
+    /** Whether a gauge that may be wrong by so much to either side can tell at all. */
+    public function canBeToldBy(Length $uncertainty): bool;
+
     /**
-     * A reading's one figure, to lay two readers' beside each other; null where there is none.
+     * How far two readings of it lie apart: the one less the other, or from place to place; null where there is no figure.
      *
      * @throws InvalidInput
      */
-    public function figure(Fields $reading): ?Length;
+    public function apart(Fields $one, Fields $other): ?Length;
 
     /** @return array{lower_mm?: float, upper_mm?: float} what the drawing wants, for screens and paper */
     public function limits(): array;

@@ -70,7 +70,7 @@ final readonly class WantedPlace implements Wanted
             static fn (Fields $reading): float => $reading->coordinate($axis)->inMm(),
             $readings,
         )) / count($readings));
-        $figures = array_map($this->figure(...), $readings);
+        $figures = array_map($this->offBy(...), $readings);
         $place = (new TruePosition($of('dx_mm'), $of('dy_mm'), $this->tolerance))->compute()->position;
         // The mean of the places, not of their distances: what lies once to the left and once to the right lies in the middle.
         $all = new Repeated(array_fill(0, count($figures), $place), Length::zero()->minus(Length::mm(1000)), $this->tolerance,
@@ -99,8 +99,26 @@ final readonly class WantedPlace implements Wanted
         );
     }
 
+    public static function asks(): string
+    {
+        return 'place';
+    }
+
+    public function canBeToldBy(Length $uncertainty): bool
+    {
+        return $uncertainty->times(2)->isLessThan($this->tolerance);
+    }
+
+    /** From the one place to the other: two who find it off by as much to opposite sides are far apart. @throws InvalidInput */
+    public function apart(Fields $one, Fields $other): Length
+    {
+        $off = static fn (string $axis): float => $one->coordinate($axis)->minus($other->coordinate($axis))->inMm();
+
+        return Length::mm(hypot($off('dx_mm'), $off('dy_mm')));
+    }
+
     /** @throws InvalidInput */
-    public function figure(Fields $reading): Length
+    private function offBy(Fields $reading): Length
     {
         return (new TruePosition($reading->coordinate('dx_mm'), $reading->coordinate('dy_mm'), $this->tolerance))->compute()->position;
     }

@@ -47,7 +47,17 @@ final readonly class WantedPlug implements Wanted
             );
     }
 
-    public function figure(Fields $reading): null
+    public static function asks(): string
+    {
+        return 'plug';
+    }
+
+    public function canBeToldBy(Length $uncertainty): bool
+    {
+        return true;
+    }
+
+    public function apart(Fields $one, Fields $other): null
     {
         return null;
     }

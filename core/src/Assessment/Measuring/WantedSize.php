@@ -63,7 +63,8 @@ final readonly class WantedSize implements Wanted
     {
         $value = Typed::length($typed, 'value', $units, signed: $this->lower === null)->minus($zeroError);
 
-        return ['value_mm' => $value->inMm()];
+        // How far something is off is as bad to the one side as to the other.
+        return ['value_mm' => ($this->lower === null ? $value->absolute() : $value)->inMm()];
     }
 
     public function found(array $readings, Length $uncertainty): Found
@@ -99,10 +100,22 @@ final readonly class WantedSize implements Wanted
         );
     }
 
-    /** @throws InvalidInput */
-    public function figure(Fields $reading): Length
+    public static function asks(): string
     {
-        return $reading->coordinate('value_mm');
+        return 'length';
+    }
+
+    /** Limits closer together than what the gauge may be wrong by to both sides are told by no number of readings. */
+    public function canBeToldBy(Length $uncertainty): bool
+    {
+        return $this->lower === null ? $uncertainty->isLessThan($this->upper)
+            : $uncertainty->times(2)->isLessThan($this->upper->minus($this->lower));
+    }
+
+    /** @throws InvalidInput */
+    public function apart(Fields $one, Fields $other): Length
+    {
+        return $one->coordinate('value_mm')->minus($other->coordinate('value_mm'));
     }
 
     public function limits(): array

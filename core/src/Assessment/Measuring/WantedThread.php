@@ -52,7 +52,17 @@ final readonly class WantedThread implements Wanted
             );
     }
 
-    public function figure(Fields $reading): null
+    public static function asks(): string
+    {
+        return 'thread';
+    }
+
+    public function canBeToldBy(Length $uncertainty): bool
+    {
+        return true;
+    }
+
+    public function apart(Fields $one, Fields $other): null
     {
         return null;
     }

@@ -31,4 +31,10 @@ final class WaysOfMeasuring
 
         return self::LIST[$way]::fromFields($criterion, $personal);
     }
+
+    /** @return 'length'|'place'|'plug'|'thread' what is typed for one reading of a criterion */
+    public static function asks(string $way): string
+    {
+        return (self::LIST[$way] ?? WantedSize::class)::asks();
+    }
 }
