@@ -16,6 +16,7 @@ use App\Planning\PlanKind;
 use App\Planning\SavePlan;
 use App\Policy\Policy;
 use App\Policy\Shop;
+use App\Support\QuietConnection;
 use App\Workshop\AddDrillSet;
 use App\Workshop\Bar;
 use App\Workshop\Crib;
@@ -28,7 +29,6 @@ use App\Workshop\SaveMachine;
 use App\Workshop\SaveTool;
 use App\Workshop\ServiceChange;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use MillStep\Core\Workshop\DrillSeries;
 use Symfony\Component\Yaml\Yaml;
@@ -71,7 +71,7 @@ final class DemoShop
 
     public function load(): void
     {
-        DB::transaction(function (): void {
+        $this->asOne(function (): void {
             $this->shop();
             $this->people();
         });
@@ -112,7 +112,14 @@ final class DemoShop
     {
         /** @var DemoPeople $people */
         $people = $this->yaml('people.yaml');
-        $this->everybody($people);
+        $this->asOne(fn () => $this->everybody($people));
+    }
+
+    /** @param  \Closure(): void  $much */
+    private function asOne(\Closure $much): void
+    {
+        $connection = User::query()->getConnection();
+        $connection instanceof QuietConnection ? $connection->asOne($much) : $connection->transaction($much);
     }
 
     private function yaml(string $file): mixed

@@ -38,7 +38,7 @@ final class AnswerStep
     {
         return DB::transaction(function () use ($progress, $key, $value, $at, $units): Progress {
             $progress = Progress::query()
-                ->with(['lesson.part', 'lesson.boundMachine.cribs.tools', 'learner', 'holds'])
+                ->with(['lesson', 'learner', 'holds'])
                 ->lockForUpdate()
                 ->findOrFail($progress->id);
             if (! $this->guided->openTo($progress->learner, $progress->lesson->code)) {
@@ -132,7 +132,8 @@ final class AnswerStep
      */
     private function judge(Progress $progress, string $kind, string $typed, string $units): array
     {
-        $lesson = $progress->lesson;
+        // Only a reading asks what it is read on.
+        $lesson = $progress->lesson->loadMissing(['part', 'boundMachine.cribs.tools']);
         $scale = $this->cases->machine($lesson, $progress->learner)?->depth_scale;
         // A scale is read in its own unit; a caliper in the learner's.
         $unit = in_array($kind, LessonReading::ON_SCALE, true) && $scale !== null ? $scale['unit'] : $units;
