@@ -149,7 +149,7 @@ test('units switched half way change no reading', async ({ browser }) => {
   await hand(page).getByRole('button', { name: 'Enter the reading' }).click();
   await expect(hand(page).getByText('has measured')).toBeVisible();
   await take(page, 'dia-A');
-  await expect(hand(page)).toContainText('0.358 in');
+  await expect(hand(page)).toContainText('0.3583 in');
   await expect(page.getByText('all saved')).toBeVisible();
   const { criteria } = await kept(page, id);
   const one = (name: string) => criteria.find((each) => each.id === name);

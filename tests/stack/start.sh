@@ -14,7 +14,7 @@ no() { echo "  ✗ $1"; failed=$((failed + 1)); tail -5 "$RUN/said" 2>/dev/null;
 holds() { local what=$1; shift; if "$@"; then ok "$what"; else no "$what"; fi; }
 up() { [ "$(curl -s --noproxy '*' -m 2 -o /dev/null -w '%{http_code}' "$URL/up")" = 200 ]; }
 soon() { local tries; for tries in $(seq 100); do "$@" && return 0; sleep 0.2; done; return 1; }
-start() { bin/start "$@" >"$RUN/said" 2>&1 & starter=$!; for _ in $(seq 300); do grep -q 'Stop it with' "$RUN/said" && return 0; kill -0 "$starter" 2>/dev/null || return 1; sleep 0.3; done; return 1; }
+start() { bin/start "$@" >"$RUN/said" 2>&1 & starter=$!; for _ in $(seq 900); do grep -q 'Stop it with' "$RUN/said" && return 0; kill -0 "$starter" 2>/dev/null || return 1; sleep 0.3; done; return 1; }
 stop() { [ -n "$starter" ] && kill -TERM "$starter" 2>/dev/null && wait "$starter" 2>/dev/null; starter=""; return 0; }
 finish() { stop; [ -n "$stranger" ] && kill "$stranger" 2>/dev/null; rm -rf "$RUN"; echo "$passed passed, $failed failed"; [ "$failed" = 0 ]; }
 trap 'finish; exit $?' EXIT

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
+import { useNext } from '@/competency/useNext';
 import { useSay } from '@/language/useSay';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
@@ -14,7 +15,8 @@ import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 
 /** Who can be assessed on what today, in an order that says why; and who nearly, with what is missing. */
-const { t, te, d } = useI18n();
+const { t } = useI18n();
+const { all } = useNext();
 const { say } = useSay();
 const router = useRouter();
 const ready = useQuery({ queryKey: ['ready'], queryFn: () => must(api.GET('/api/records/ready')) });
@@ -35,12 +37,6 @@ const shown = computed(() => ({
   ready: found(ready.data.value?.ready ?? []),
   nearly: found(ready.data.value?.nearly ?? []),
 }));
-function missing(need: string): string {
-  const [kind, ...rest] = need.split(':');
-  if (kind === 'wait') return t('ready.wait', { at: d(rest.join(':'), { dateStyle: 'medium', timeStyle: 'short' }) });
-  if (kind === 'practice') return t(`next.practice.${rest[0]}`, { n: Number(rest[1]) }, Number(rest[1]));
-  return te(`next.${kind}`) ? t(`next.${kind}`, { what: rest[0] }) : need;
-}
 </script>
 
 <template>
@@ -98,7 +94,7 @@ function missing(need: string): string {
           <span class="min-w-56 flex-1"
             >{{ row.sheet.title }}<span class="block text-sm text-quiet">{{ row.permit.name }}</span></span
           >
-          <span class="min-w-56 flex-1">{{ row.missing.map(missing).join('; ') }}</span>
+          <span class="min-w-56 flex-1">{{ all(row.missing) }}</span>
         </li>
       </ul>
     </section>
