@@ -14,6 +14,7 @@ async function sheets(page: Page, format: 'A4' | 'Letter'): Promise<number> {
 }
 
 async function openHole(page: Page) {
+  await page.goto('/');
   await page.getByRole('link', { name: 'Planner' }).click();
   await page.getByRole('link', { name: 'Hole', exact: true }).click();
   await expect(page.getByText('Can be made here')).toBeVisible();
@@ -265,6 +266,7 @@ test('bores to size with the bar of the crib, on the lathe only, its limits on t
 
 test("checks a drill's point, in either unit, and says what it would drill", async ({ browser }) => {
   const page = await person(browser, 'henrike@millstep.example');
+  await page.goto('/');
   await page.getByRole('link', { name: 'Planner' }).click();
   await page.getByRole('link', { name: 'Checks' }).click();
   await page.getByRole('link', { name: 'Drill point' }).click();
@@ -285,6 +287,7 @@ test("checks a drill's point, in either unit, and says what it would drill", asy
 
 test('hangs a chart of this shop: on the screen, on paper, and by its code on a phone', async ({ browser }) => {
   const page = await person(browser, 'instructor@millstep.example');
+  await page.goto('/');
   await page.getByRole('link', { name: 'Planner' }).click();
   await page.getByRole('link', { name: 'Wall charts' }).click();
   await expect(page.getByRole('heading', { name: 'Bench drill press: revolutions per minute' })).toBeVisible();
@@ -311,6 +314,7 @@ test('hangs a chart of this shop: on the screen, on paper, and by its code on a 
 
 test('checks a chuck and keeps it with the machine, and a plan says what that does to a hole', async ({ browser }) => {
   const page = await person(browser, 'instructor@millstep.example');
+  await page.goto('/');
   await page.getByRole('link', { name: 'Planner' }).click();
   await page.getByRole('link', { name: 'Checks' }).click();
   await page.getByRole('link', { name: 'Run-out' }).click();

@@ -105,7 +105,7 @@ defineExpose({ focus });
     </p>
     <div class="flex flex-wrap gap-3">
       <label v-for="field in fields" :key="field" :for="`${id}-${field}`" class="block">
-        <span class="block text-sm text-quiet">{{ t(`sheet.field.${field}`) }}</span>
+        <span class="mb-1 block text-sm text-quiet">{{ t(`sheet.field.${field}`) }}</span>
         <input
           :id="`${id}-${field}`"
           v-model="typed[field]"
@@ -135,7 +135,7 @@ defineExpose({ focus });
         </div>
       </fieldset>
       <label v-if="criterion.asks === 'thread'" :for="`${id}-turns`" class="block">
-        <span class="block text-sm text-quiet">{{ t('sheet.field.turns') }}</span>
+        <span class="mb-1 block text-sm text-quiet">{{ t('sheet.field.turns') }}</span>
         <input
           :id="`${id}-turns`"
           v-model="typed.turns"

@@ -68,7 +68,7 @@ const gauges = computed(() => [
         <SelectField
           v-if="fitting.length > 0"
           v-model="slug"
-          class="flex-1"
+          class="min-w-56 flex-1"
           :label="t('sheet.gauge')"
           :options="gauges"
         />

@@ -10,7 +10,7 @@ import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import LessonLinks from './LessonLinks.vue';
 import PathRow from './PathRow.vue';
-import { useNext } from './useNext';
+import { useNext } from '@/records/useNext';
 import { useScope } from './useScope';
 
 /** One permit as a way of five stages, what each asks for, and the next move. */

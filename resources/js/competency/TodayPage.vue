@@ -13,7 +13,7 @@ import StageKey from './StageKey.vue';
 import { useMe } from '@/api/useMe';
 import SetUpPanel from '@/content/SetUpPanel.vue';
 import { finds } from '@/ui/find';
-import { useNext } from './useNext';
+import { useNext } from '@/records/useNext';
 import WaitingList from './WaitingList.vue';
 
 const { t, d } = useI18n();

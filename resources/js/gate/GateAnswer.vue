@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
-import { useNext } from '@/competency/useNext';
+import { useNext } from '@/records/useNext';
 import { useScope } from '@/competency/useScope';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';

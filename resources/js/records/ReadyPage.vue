@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
-import { useNext } from '@/competency/useNext';
+
 import { useSay } from '@/language/useSay';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
@@ -13,6 +13,7 @@ import { v7 as uuid } from 'uuid';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
+import { useNext } from './useNext';
 
 /** Who can be assessed on what today, in an order that says why; and who nearly, with what is missing. */
 const { t } = useI18n();
