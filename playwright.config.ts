@@ -12,7 +12,9 @@ export default defineConfig({
   use: {
     baseURL: process.env.MILLSTEP_URL ?? 'http://127.0.0.1:8000',
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    // A trace films every page, which takes half of a small machine: for whoever looks for a fault.
+    trace: process.env.TRACE ? 'retain-on-failure' : 'off',
+    screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

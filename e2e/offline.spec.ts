@@ -1,6 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { call, keepOpen, learnerId, PASSWORD, person, putAway } from './people';
 import { sitPaper } from './paper';
+import { kept as onServer, openSheet, say } from './sheet';
 
 /** The network goes while a learner is at it, and comes back: nothing is lost, nothing is sent twice. */
 test.beforeAll(async ({ browser }) => keepOpen(browser));
@@ -14,6 +15,13 @@ async function kept(page: Page) {
       await new Promise((done) => setTimeout(done, 100));
   });
 }
+/** The paths of all that is kept on this device. */
+const heldBy = (page: Page) =>
+  page.evaluate(async () => {
+    const names = (await caches.keys()).filter((name) => name.startsWith('millstep-data'));
+    const lists = await Promise.all(names.map(async (name) => (await caches.open(name)).keys()));
+    return lists.flat().map(({ url }) => new URL(url).pathname);
+  });
 const next = (page: Page) => page.getByRole('button', { name: 'Done, next step' });
 const title = (page: Page) => page.locator('article h2');
 
@@ -131,12 +139,7 @@ test('of somebody who teaches nothing is kept, also where a learner was before',
   await kept(page);
   await page.reload();
   await expect(page.getByRole('heading', { name: 'My path' })).toBeVisible();
-  const held = () =>
-    page.evaluate(async () => {
-      const names = (await caches.keys()).filter((name) => name.startsWith('millstep-data'));
-      const lists = await Promise.all(names.map(async (name) => (await caches.open(name)).keys()));
-      return lists.flat().map(({ url }) => new URL(url).pathname);
-    });
+  const held = () => heldBy(page);
   expect(await held()).toContain('/api/people/me');
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page).toHaveURL(/sign-in/);
@@ -148,4 +151,47 @@ test('of somebody who teaches nothing is kept, also where a learner was before',
   await page.goto(`/learners/${id}`);
   await expect(page.getByRole('heading', { name: /Ansel/ })).toBeVisible();
   expect(await held()).toEqual([]);
+});
+
+test('a sheet at the machine is there after a reload without a network, marked as it was, and gone when it has ended', async ({
+  browser,
+}) => {
+  const tablet = await person(browser, 'tomas@millstep.example', { width: 1180, height: 820 });
+  const id = await openSheet(tablet, 'Ivo');
+  const path = `/api/assessment/attempts/${id}`;
+  const mark = (criterion: string) => tablet.locator(`#criterion-${criterion}`);
+  await kept(tablet);
+  await say(tablet, 'eyes', 'met');
+  await expect(tablet.getByText('all saved')).toBeVisible();
+  await expect.poll(() => heldBy(tablet)).toContain(path);
+  await tablet.context().setOffline(true);
+  await say(tablet, 'key', 'met');
+  // Its battery was flat: it starts anew where nobody can be asked who is signed in.
+  await tablet.reload();
+  await expect(tablet.getByRole('heading', { name: /Ivo/ })).toBeVisible();
+  await expect(mark('eyes')).toContainText('✓');
+  await expect(mark('key')).toContainText('✓');
+  await say(tablet, 'deburred', 'prompted');
+  await expect(tablet.getByTestId('outbox')).toContainText('cannot be reached');
+  await tablet.reload();
+  await expect(mark('deburred')).toContainText('▲');
+  await tablet.context().setOffline(false);
+  await expect(tablet.getByText('all saved')).toBeVisible({ timeout: 20_000 });
+  const marked = (await onServer(tablet, id)).criteria.filter((one) => one.mark !== null);
+  expect(Object.fromEntries(marked.map((one) => [one.id, one.mark?.result]))).toEqual({
+    eyes: 'met',
+    key: 'met',
+    deburred: 'prompted',
+  });
+  // Of everything else that an instructor looks at nothing is kept.
+  await tablet.goto(`/learners/${await learnerId(tablet, 'Ivo')}`);
+  await expect(tablet.getByRole('heading', { name: /Ivo/ })).toBeVisible();
+  const beside = ['/api/people/me', '/api/assessment/attempts', '/api/workshop/gauges'];
+  expect((await heldBy(tablet)).filter((one) => !beside.includes(one) && !one.startsWith(`${beside[1]}/`))).toEqual([]);
+  await tablet.goto(`/sheets/${id}`);
+  await tablet.getByRole('button', { name: 'Opened by mistake' }).click();
+  await tablet.getByRole('dialog').getByLabel('Why').fill('Only to see it come back');
+  await tablet.getByRole('button', { name: 'Put it away' }).click();
+  await expect(tablet.getByText('This sheet was put away')).toBeVisible();
+  await expect.poll(() => heldBy(tablet)).not.toContain(path);
 });

@@ -1,10 +1,11 @@
 /*
- * What keeps a lesson, a check and the logbook going when the network goes: the pages themselves, and what this person has
- * opened. Written by hand, and small enough to be read whole.
+ * What keeps a lesson, a check, the logbook and an open practical sheet going when the network goes: the pages themselves, and
+ * what this person has opened. Written by hand, and small enough to be read whole.
  *
  * It never answers for the server where that can be reached, never keeps anything that gives or takes power (gate, live,
  * sign-offs), and never sends: what a person writes waits in the page's own outbox. Whose data it is stands in `people/me`;
- * as soon as that is somebody else, somebody who teaches, or nobody, all of it is thrown away.
+ * as soon as that is somebody else, or nobody, all of it is thrown away. Of somebody who teaches it keeps nothing by itself:
+ * only what the page of an open sheet hands over, for as long as that sheet is open, and for a day at most.
  */
 const VERSION = 2;
 const SHELL = `millstep-shell-${VERSION}`;
@@ -21,6 +22,11 @@ const READ = [
   /^\/api\/practice\/learners\/\d+\/entries$/,
   /^\/api\/workshop\/machines$/,
 ];
+/** What a page hands over so that it is there after a reload: an open sheet, those beside it, and what is measured with. */
+const SHEET = /^\/api\/assessment\/attempts\/[\w-]+$/;
+const HELD = [SHEET, /^\/api\/assessment\/attempts$/, /^\/api\/workshop\/gauges$/];
+const HELD_FOR_MS = 24 * 3_600_000;
+const HELD_AT = 'X-Mill-Step-Held-At';
 /** The server is behind a door that answers for it while it is away. */
 const AWAY = [502, 503, 504];
 
@@ -29,13 +35,15 @@ self.addEventListener('activate', (event) => event.waitUntil(activate()));
 self.addEventListener('message', (event) => {
   if (event.data === 'forget') event.waitUntil(caches.delete(DATA));
   if (event.data === 'leave') event.waitUntil(leave());
+  if (event.data?.hold) event.waitUntil(inOrder(() => hold(event.data.hold)));
+  if (event.data?.letGo) event.waitUntil(inOrder(() => letGo(event.data.letGo)));
 });
 self.addEventListener('fetch', (event) => {
   const { request } = event;
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== self.location.origin) return;
   if (url.pathname.startsWith('/build/')) event.respondWith(built(request));
-  else if (READ.some((path) => path.test(url.pathname))) event.respondWith(read(request, url));
+  else if ([...READ, ...HELD].some((path) => path.test(url.pathname))) event.respondWith(read(request, url));
   else if (request.mode === 'navigate' && !/^\/(api|gate|live|schemas)(\/|$)/.test(url.pathname)) event.respondWith(page(request));
 });
 
@@ -112,30 +120,70 @@ async function read(request, url) {
 
 async function keep(request, url, response) {
   if ([401, 403, 419].includes(response.status)) {
-    await caches.delete(DATA);
+    if (READ.some((path) => path.test(url.pathname))) await caches.delete(DATA);
+    else await letGo([url.pathname]);
     return;
   }
   if (!response.ok) return;
-  if (url.pathname === ME && !(await isSomebody(response.clone()))) return;
-  // Only what belongs to the person who is known here is kept.
-  if (url.pathname === ME || (await caches.match(ME, { cacheName: DATA })))
+  if (url.pathname === ME) {
+    if (await isLearner(response.clone())) await (await caches.open(DATA)).put(ME, response);
+    return;
+  }
+  // Only what belongs to the learner who is known here is kept.
+  const who = await whoIsKept();
+  if (who?.role === 'learner' && READ.some((path) => path.test(url.pathname)))
     await (await caches.open(DATA)).put(url.pathname, response);
 }
 
-/** Whether a learner is signed in: nobody else goes on here without the server. What is kept of anybody else is thrown away. */
-async function isSomebody(response) {
-  const person = (await response.json()).person;
-  const now = person?.role === 'learner' ? person.id : null;
-  const before = now === null ? undefined : await caches.match(ME, { cacheName: DATA });
-  const was = before ? ((await before.json()).person?.id ?? null) : now;
-  if (now === null || was !== now) await caches.delete(DATA);
-  return now !== null;
+async function whoIsKept() {
+  const there = await caches.match(ME, { cacheName: DATA });
+  return there ? (await there.json()).person : null;
+}
+
+/** Whether a learner is signed in. What is kept of anybody else than whoever is signed in is thrown away. */
+async function isLearner(response) {
+  const now = (await response.json()).person;
+  const before = await whoIsKept();
+  if (!now || (before && before.id !== now.id)) await caches.delete(DATA);
+  return now?.role === 'learner';
+}
+
+/** What is handed over later is newer, and is there at last. */
+let last = Promise.resolve();
+const inOrder = (act) => (last = last.then(act, act));
+
+/** What the page of an open sheet needs after a reload, by path; the newest takes the place of the one before. */
+async function hold(paths) {
+  const person = paths[ME]?.person;
+  if (!person || person.role === 'learner') return;
+  const before = await whoIsKept();
+  if (before && before.id !== person.id) await caches.delete(DATA);
+  const data = await caches.open(DATA);
+  for (const [path, body] of Object.entries(paths)) {
+    if (path !== ME && !HELD.some((one) => one.test(path))) continue;
+    const headers = { 'Content-Type': 'application/json', [HELD_AT]: String(Date.now()) };
+    await data.put(path, new Response(JSON.stringify(body), { headers }));
+  }
+}
+
+/** With the last open sheet everything that was held beside it goes. */
+async function letGo(paths) {
+  const data = await caches.open(DATA);
+  for (const path of paths) await data.delete(path);
+  const who = await whoIsKept();
+  const left = (await data.keys()).some(({ url }) => SHEET.test(new URL(url).pathname));
+  if (who && who.role !== 'learner' && !left) await caches.delete(DATA);
 }
 
 /** From this device, and said to be. */
 async function kept(url) {
   const there = await caches.match(url.pathname, { cacheName: DATA });
   if (!there) return undefined;
+  const since = there.headers.get(HELD_AT);
+  if (since !== null && Date.now() - Number(since) > HELD_FOR_MS) {
+    await caches.delete(DATA);
+    return undefined;
+  }
   const headers = new Headers(there.headers);
   headers.set('X-Mill-Step-Kept', 'yes');
   return new Response(await there.blob(), { status: 200, headers });

@@ -1,5 +1,5 @@
 /**
- * The service worker (public/sw.js) that keeps what a learner has opened: started for whoever wants it, and gone without a
+ * The service worker (public/sw.js) that keeps what a learner has opened, and a sheet that is being marked: started for whoever wants it, and gone without a
  * trace for whoever does not.
  */
 const FILE = '/sw.js';
@@ -9,6 +9,16 @@ const possible = () => 'serviceWorker' in navigator && window.isSecureContext;
 export async function keepOpened(): Promise<void> {
   if (!possible()) return;
   await navigator.serviceWorker.register(FILE, { scope: '/', updateViaCache: 'none' }).catch(() => undefined);
+}
+
+/** What a page needs after a reload without a network, by path. The newest takes the place of what was handed over before. */
+export async function hold(paths: Record<string, unknown>): Promise<void> {
+  if (possible()) (await navigator.serviceWorker.ready).active?.postMessage({ hold: paths });
+}
+
+/** What was handed over is not needed any more. */
+export function letGo(paths: string[]): void {
+  if (possible()) navigator.serviceWorker.controller?.postMessage({ letGo: paths });
 }
 
 /** What was kept of a person is thrown away; the pages stay. */

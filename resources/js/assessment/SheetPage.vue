@@ -8,6 +8,7 @@ import AtTheMachine from './AtTheMachine.vue';
 import LearnerMeasures from './LearnerMeasures.vue';
 import PaperSheet from './PaperSheet.vue';
 import SheetOutcome from './SheetOutcome.vue';
+import { useHeldSheet } from './useHeldSheet';
 
 /** A practical sheet: at the machine while it is open, measured by its learner, and read when it has ended. On paper, a form. */
 const props = defineProps<{ id: string }>();
@@ -16,6 +17,7 @@ const attempt = useQuery({
   queryKey: key,
   queryFn: () => must(api.GET('/api/assessment/attempts/{attempt}', { params: { path: { attempt: props.id } } })),
 });
+useHeldSheet(() => attempt.data.value);
 </script>
 
 <template>

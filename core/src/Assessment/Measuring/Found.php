@@ -31,6 +31,26 @@ final readonly class Found extends Result
     ) {
     }
 
+    /**
+     * By a gauge that goes or does not go, and gives no figure.
+     *
+     * @param  'plug'|'thread'  $gauge
+     * @param  Side|null  $side  where the part is out; null where it is in
+     * @param  array<string, float>  $terms  of the words
+     */
+    public static function byGoNoGo(string $gauge, Feature $feature, ?Side $side, int $readings, array $terms = []): self
+    {
+        return $side === null
+            ? new self(Verdict::In, Message::of("assessment.found.{$gauge}_in", $terms), $readings)
+            : new self(
+                Verdict::Out,
+                Message::of("assessment.found.{$gauge}_{$side->value}", $terms),
+                $readings,
+                savable: $feature->canBeSaved($side),
+                then: Message::of($feature->whatThen($side)),
+            );
+    }
+
     public function toArray(): array
     {
         return [

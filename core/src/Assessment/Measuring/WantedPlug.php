@@ -6,8 +6,6 @@ namespace MillStep\Core\Assessment\Measuring;
 
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
-use MillStep\Core\Border\Message;
-use MillStep\Core\Measure\Verdict;
 
 /** A bore by a plug gauge: the go end goes through, the no-go end does not enter. */
 final readonly class WantedPlug implements Wanted
@@ -36,17 +34,10 @@ final readonly class WantedPlug implements Wanted
             default => null,
         };
 
-        return $side === null
-            ? new Found(Verdict::In, Message::of('assessment.found.plug_in'), count($readings))
-            : new Found(
-                Verdict::Out,
-                Message::of("assessment.found.plug_{$side->value}"),
-                count($readings),
-                savable: Feature::Bore->canBeSaved($side),
-                then: Message::of(Feature::Bore->whatThen($side)),
-            );
+        return Found::byGoNoGo(self::asks(), Feature::Bore, $side, count($readings));
     }
 
+    /** @return 'plug' */
     public static function asks(): string
     {
         return 'plug';

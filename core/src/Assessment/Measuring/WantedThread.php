@@ -6,8 +6,6 @@ namespace MillStep\Core\Assessment\Measuring;
 
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
-use MillStep\Core\Border\Message;
-use MillStep\Core\Measure\Verdict;
 
 /**
  * A thread by its plug gauge, after ISO 1502: the go end is screwed through by hand, the no-go end enters by two turns at most.
@@ -39,19 +37,13 @@ final readonly class WantedThread implements Wanted
             $turns > self::NO_GO_TURNS => Side::Over,
             default => null,
         };
-        $terms = ['turns' => $turns, 'most' => self::NO_GO_TURNS];
 
-        return $side === null
-            ? new Found(Verdict::In, Message::of('assessment.found.thread_in', $terms), count($readings))
-            : new Found(
-                Verdict::Out,
-                Message::of("assessment.found.thread_{$side->value}", $terms),
-                count($readings),
-                savable: Feature::Thread->canBeSaved($side),
-                then: Message::of(Feature::Thread->whatThen($side)),
-            );
+        return Found::byGoNoGo(self::asks(), Feature::Thread, $side, count($readings), [
+            'turns' => $turns, 'most' => self::NO_GO_TURNS,
+        ]);
     }
 
+    /** @return 'thread' */
     public static function asks(): string
     {
         return 'thread';

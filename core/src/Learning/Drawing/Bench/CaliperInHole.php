@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace MillStep\Core\Learning\Drawing\Bench;
 
 use MillStep\Core\Border\Message;
-use MillStep\Core\Learning\Drawing\LessonDrawing;
-use MillStep\Core\Learning\Drawing\LessonScene;
+use MillStep\Core\Learning\Drawing\MarkDrawing;
+use MillStep\Core\Learning\PartMark;
 use MillStep\Core\Planning\Drawing\Drawing;
 use MillStep\Core\Planning\Drawing\Pen;
 use MillStep\Core\Planning\Drawing\Style;
 
 /** The tips of a caliper in a hole: they are flat, and read a chord and not the diameter. */
-final class CaliperInHole extends LessonDrawing
+final class CaliperInHole extends MarkDrawing
 {
     private const TIPS_MM = 1.0;
 
@@ -21,22 +21,8 @@ final class CaliperInHole extends LessonDrawing
         return 'caliper_in_hole';
     }
 
-    public static function wantsHole(): bool
+    protected static function at(PartMark $mark): Drawing
     {
-        return false;
-    }
-
-    public static function wantsPart(): bool
-    {
-        return true;
-    }
-
-    public static function draw(LessonScene $scene): ?Drawing
-    {
-        $mark = $scene->part()->mark();
-        if ($mark === null) {
-            return null;
-        }
         $radius = $mark->diameter->inMm() / 2;
         $tip = min(self::TIPS_MM, $radius);
         $reads = sqrt($radius ** 2 - ($tip / 2) ** 2);

@@ -4,36 +4,22 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Learning\Drawing\Bench;
 
-use MillStep\Core\Learning\Drawing\LessonDrawing;
-use MillStep\Core\Learning\Drawing\LessonScene;
+use MillStep\Core\Learning\Drawing\MarkDrawing;
+use MillStep\Core\Learning\PartMark;
 use MillStep\Core\Planning\Drawing\Drawing;
 use MillStep\Core\Planning\Drawing\Pen;
 use MillStep\Core\Planning\Drawing\Style;
 
 /** Dividers set to the inset, stepped in from both edges: both arcs cross in the mark. */
-final class DividersInset extends LessonDrawing
+final class DividersInset extends MarkDrawing
 {
     public static function name(): string
     {
         return 'dividers_inset';
     }
 
-    public static function wantsHole(): bool
+    protected static function at(PartMark $mark): Drawing
     {
-        return false;
-    }
-
-    public static function wantsPart(): bool
-    {
-        return true;
-    }
-
-    public static function draw(LessonScene $scene): ?Drawing
-    {
-        $mark = $scene->part()->mark();
-        if ($mark === null) {
-            return null;
-        }
         [$x, $y] = [$mark->x->inMm(), $mark->y->inMm()];
         $side = 2.4 * max($x, $y);
         $pen = Pen::forSize($side);

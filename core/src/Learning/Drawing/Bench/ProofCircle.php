@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace MillStep\Core\Learning\Drawing\Bench;
 
 use MillStep\Core\Border\Message;
-use MillStep\Core\Learning\Drawing\LessonDrawing;
-use MillStep\Core\Learning\Drawing\LessonScene;
+use MillStep\Core\Learning\Drawing\MarkDrawing;
+use MillStep\Core\Learning\PartMark;
 use MillStep\Core\Planning\Drawing\Drawing;
 use MillStep\Core\Planning\Drawing\Pen;
 use MillStep\Core\Planning\Drawing\Style;
 
 /** The circle of the hole with four pricks on it: half of each has to be left when it is drilled. */
-final class ProofCircle extends LessonDrawing
+final class ProofCircle extends MarkDrawing
 {
     /** How wide a prick is against the radius, drawn larger than it is. */
     private const PRICK = 0.12;
@@ -22,22 +22,8 @@ final class ProofCircle extends LessonDrawing
         return 'proof_circle';
     }
 
-    public static function wantsHole(): bool
+    protected static function at(PartMark $mark): Drawing
     {
-        return false;
-    }
-
-    public static function wantsPart(): bool
-    {
-        return true;
-    }
-
-    public static function draw(LessonScene $scene): ?Drawing
-    {
-        $mark = $scene->part()->mark();
-        if ($mark === null) {
-            return null;
-        }
         $radius = $mark->diameter->inMm() / 2;
         $pen = Pen::forSize(6.4 * $radius);
         foreach ([0, 1] as $place) {
