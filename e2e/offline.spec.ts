@@ -195,3 +195,17 @@ test('a sheet at the machine is there after a reload without a network, marked a
   await expect(tablet.getByText('This sheet was put away')).toBeVisible();
   await expect.poll(() => heldBy(tablet)).not.toContain(path);
 });
+
+test('a tablet that is signed in on as shared keeps no sheet', async ({ browser }) => {
+  const tablet = await person(browser, 'tomas@millstep.example', { width: 1180, height: 820 }, true);
+  await openSheet(tablet, 'Ivo');
+  await say(tablet, 'eyes', 'met');
+  await expect(tablet.getByText('all saved')).toBeVisible();
+  // Longer than it takes to hand a sheet over.
+  await tablet.waitForTimeout(1_000);
+  expect(await heldBy(tablet)).toEqual([]);
+  await tablet.getByRole('button', { name: 'Opened by mistake' }).click();
+  await tablet.getByRole('dialog').getByLabel('Why').fill('Only to see that nothing is kept');
+  await tablet.getByRole('button', { name: 'Put it away' }).click();
+  await expect(tablet.getByText('This sheet was put away')).toBeVisible();
+});

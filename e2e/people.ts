@@ -18,13 +18,14 @@ export async function person(
   browser: Browser,
   email: string,
   viewport?: { width: number; height: number },
+  shared = false,
 ): Promise<Page> {
   const context = await browser.newContext(viewport ? { viewport, hasTouch: true } : {});
   devices.push(context);
   await context.request.get('/api/people/me');
   const token = (await context.cookies()).find(({ name }) => name === 'XSRF-TOKEN')?.value ?? '';
   const answer = await context.request.post('/api/people/session', {
-    data: { email, password: PASSWORD },
+    data: { email, password: PASSWORD, shared },
     headers: { Accept: 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token) },
   });
   expect(answer.status(), `${email} signs in`).toBe(200);

@@ -152,9 +152,9 @@ async function isLearner(response) {
 let last = Promise.resolve();
 const inOrder = (act) => (last = last.then(act, act));
 
-/** What the page of an open sheet needs after a reload, by path; the newest takes the place of the one before. */
+/** What the page of an open sheet needs after a reload, as JSON by path; the newest takes the place of the one before. */
 async function hold(paths) {
-  const person = paths[ME]?.person;
+  const person = JSON.parse(paths[ME] ?? 'null')?.person;
   if (!person || person.role === 'learner') return;
   const before = await whoIsKept();
   if (before && before.id !== person.id) await caches.delete(DATA);
@@ -162,7 +162,7 @@ async function hold(paths) {
   for (const [path, body] of Object.entries(paths)) {
     if (path !== ME && !HELD.some((one) => one.test(path))) continue;
     const headers = { 'Content-Type': 'application/json', [HELD_AT]: String(Date.now()) };
-    await data.put(path, new Response(JSON.stringify(body), { headers }));
+    await data.put(path, new Response(body, { headers }));
   }
 }
 

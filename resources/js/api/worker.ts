@@ -13,7 +13,10 @@ export async function keepOpened(): Promise<void> {
 
 /** What a page needs after a reload without a network, by path. The newest takes the place of what was handed over before. */
 export async function hold(paths: Record<string, unknown>): Promise<void> {
-  if (possible()) (await navigator.serviceWorker.ready).active?.postMessage({ hold: paths });
+  if (!possible()) return;
+  // What is reactive cannot be handed to another thread; what is written down can.
+  const written = Object.fromEntries(Object.entries(paths).map(([path, body]) => [path, JSON.stringify(body)]));
+  (await navigator.serviceWorker.ready).active?.postMessage({ hold: written });
 }
 
 /** What was handed over is not needed any more. */
