@@ -12,7 +12,7 @@ const BESIDE = {
   '/api/assessment/attempts': ['open-sheets'],
   '/api/workshop/gauges': ['gauges'],
 };
-/** What changes together is handed over once. */
+/** What comes in together beside the sheet is handed over once. */
 const TOGETHER_MS = 100;
 
 /**
@@ -23,8 +23,9 @@ export function useHeldSheet(attempt: () => Schemas['AssessmentAttempt'] | undef
   const client = useQueryClient();
   const { can, wanted } = useOffline();
   if (!can) return;
+  let asked: Promise<void> | null = null;
 
-  const settle = useDebounceFn(async () => {
+  async function settle() {
     const now = attempt();
     const beside = Object.entries(BESIDE).map(([path, key]) => [path, client.getQueryData(key)] as const);
     const me = client.getQueryData<Schemas['Me']>(meQuery.queryKey);
@@ -35,15 +36,17 @@ export function useHeldSheet(attempt: () => Schemas['AssessmentAttempt'] | undef
     if (!marks || over) {
       letGo([path]);
     } else if (wanted.value && me.idle_minutes === null) {
-      await keepOpened();
+      await (asked ??= keepOpened());
       await hold({ ...Object.fromEntries(beside.filter(([, body]) => body !== undefined)), [path]: now });
     }
-  }, TOGETHER_MS);
+  }
 
+  // A mark that the server has is handed over at once: the battery may go now.
   watch(attempt, settle, { immediate: true });
+  const settleSoon = useDebounceFn(settle, TOGETHER_MS);
   tryOnScopeDispose(
     client.getQueryCache().subscribe(({ type, query }) => {
-      if (type === 'updated' && Object.values(BESIDE).some((key) => key[0] === query.queryKey[0])) void settle();
+      if (type === 'updated' && Object.values(BESIDE).some((key) => key[0] === query.queryKey[0])) void settleSoon();
     }),
   );
 }
