@@ -21,7 +21,8 @@ arch('only the reference tables are read from disk')
 arch('the core is made of final classes')->expect('MillStep\Core')->classes()->toBeFinal()
     ->ignoring(['MillStep\Core\Border\Result', 'MillStep\Core\Border\CoreException', 'MillStep\Core\Planning\Step\Kind',
         'MillStep\Core\Learning\Drawing\LessonDrawing', 'MillStep\Core\Learning\Drawing\PlainDrawing',
-        'MillStep\Core\Learning\Drawing\CaseDrawing', 'MillStep\Core\Learning\Check\Question\Question',
+        'MillStep\Core\Learning\Drawing\CaseDrawing', 'MillStep\Core\Learning\Drawing\MarkDrawing',
+        'MillStep\Core\Learning\Check\Question\Question',
         'MillStep\Core\Setup\Scene\Place', 'MillStep\Core\Setup\Scene\SceneKind']);
 
 arch('every file is strict')->expect(['MillStep\Core', 'App'])->toUseStrictTypes();
