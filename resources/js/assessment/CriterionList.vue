@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
-import { nextTick, watch } from 'vue';
+import { nextTick, useTemplateRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { shapeOf } from './results';
 
@@ -8,14 +8,25 @@ import { shapeOf } from './results';
 const props = defineProps<{ criteria: Schemas['Criterion'][]; at: string | null; faults: Record<string, unknown> }>();
 const emit = defineEmits<{ go: [id: string] }>();
 const { t } = useI18n();
+const list = useTemplateRef('list');
+
+/** Only the list moves, and only where one could not see where one is: the hand stays where the finger is. */
+function show() {
+  const one = list.value?.querySelector('[aria-current=step]')?.getBoundingClientRect();
+  if (!list.value || !one || list.value.scrollHeight <= list.value.clientHeight) return;
+  const { top, bottom } = list.value.getBoundingClientRect();
+  const [from, to] = [Math.max(top, 0), Math.min(bottom, window.innerHeight)];
+  if (one.top < from || one.bottom > to) list.value.scrollBy({ top: (one.top + one.bottom - from - to) / 2 });
+}
 watch(
   () => props.at,
-  (id) => void nextTick(() => document.getElementById(`criterion-${id}`)?.scrollIntoView({ block: 'nearest' })),
+  () => void nextTick(show),
+  { immediate: true },
 );
 </script>
 
 <template>
-  <ol class="border-l border-quiet">
+  <ol ref="list" class="border-l border-quiet">
     <li v-for="(criterion, index) in criteria" :key="criterion.id">
       <button
         :id="`criterion-${criterion.id}`"
