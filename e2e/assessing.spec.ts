@@ -233,7 +233,7 @@ test('a photograph is made small, and seen by those who may see the sheet', asyn
 
 test('on a phone the keys stay where the finger is, while the list below goes on', async ({ browser }) => {
   const phone = await person(browser, 'henrike@millstep.example', { width: 390, height: 844 });
-  await openSheet(phone, 'Goro');
+  await openSheet(phone, 'Nerys');
   await expect(hand(phone)).toContainText('1 of 31');
   const place = async () => [
     Math.round((await hand(phone).boundingBox())?.y ?? NaN),
