@@ -156,8 +156,9 @@ const inOrder = (act) => (last = last.then(act, act));
 async function hold(paths) {
   const person = JSON.parse(paths[ME] ?? 'null')?.person;
   if (!person || person.role === 'learner') return;
+  // A page that was left open by somebody else speaks of what it knew: whoever is known here now is not put aside for it.
   const before = await whoIsKept();
-  if (before && before.id !== person.id) await caches.delete(DATA);
+  if (before && before.id !== person.id) return;
   const data = await caches.open(DATA);
   for (const [path, body] of Object.entries(paths)) {
     if (path !== ME && !HELD.some((one) => one.test(path))) continue;
