@@ -199,6 +199,22 @@ test('a sheet at the machine is there after a reload without a network, marked a
   await expect.poll(() => heldBy(tablet)).not.toContain(path);
 });
 
+test('whoever signs out on a page that was loaded past the worker leaves no sheet behind', async ({ browser }) => {
+  const tablet = await person(browser, 'tomas@millstep.example', { width: 1180, height: 820 });
+  const id = await openSheet(tablet, 'Ivo');
+  await kept(tablet);
+  await expect.poll(() => heldBy(tablet)).toContain(`/api/assessment/attempts/${id}`);
+  const browsers = await tablet.context().newCDPSession(tablet);
+  const anew = tablet.waitForEvent('load');
+  await browsers.send('Page.reload', { ignoreCache: true });
+  await anew;
+  await expect(tablet.getByRole('heading', { name: /Ivo/ })).toBeVisible();
+  expect(await tablet.evaluate(() => navigator.serviceWorker.controller)).toBeNull();
+  await tablet.getByRole('button', { name: 'Sign out' }).click();
+  await expect(tablet).toHaveURL(/sign-in/);
+  await expect.poll(() => heldBy(tablet)).toEqual([]);
+});
+
 test('a tablet that is signed in on as shared keeps no sheet', async ({ browser }) => {
   const tablet = await person(browser, 'tomas@millstep.example', { width: 1180, height: 820 }, true);
   await openSheet(tablet, 'Ivo');

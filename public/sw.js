@@ -33,7 +33,7 @@ const AWAY = [502, 503, 504];
 self.addEventListener('install', (event) => event.waitUntil(install()));
 self.addEventListener('activate', (event) => event.waitUntil(activate()));
 self.addEventListener('message', (event) => {
-  if (event.data === 'forget') event.waitUntil(caches.delete(DATA));
+  if (event.data === 'forget') event.waitUntil(inOrder(() => caches.delete(DATA)));
   if (event.data === 'leave') event.waitUntil(leave());
   if (event.data?.hold) event.waitUntil(inOrder(() => hold(event.data.hold)));
   if (event.data?.letGo) event.waitUntil(inOrder(() => letGo(event.data.letGo)));

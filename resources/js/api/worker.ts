@@ -11,22 +11,28 @@ export async function keepOpened(): Promise<void> {
   await navigator.serviceWorker.register(FILE, { scope: '/', updateViaCache: 'none' }).catch(() => undefined);
 }
 
+/** To the worker itself: a page that was loaded past it has none that answers for it, and speaks to it all the same. */
+async function tell(what: unknown): Promise<void> {
+  if (possible()) (await navigator.serviceWorker.getRegistration())?.active?.postMessage(what);
+}
+
 /** What a page needs after a reload without a network, by path. The newest takes the place of what was handed over before. */
 export async function hold(paths: Record<string, unknown>): Promise<void> {
   if (!possible()) return;
   // What is reactive cannot be handed to another thread; what is written down can.
   const written = Object.fromEntries(Object.entries(paths).map(([path, body]) => [path, JSON.stringify(body)]));
-  (await navigator.serviceWorker.ready).active?.postMessage({ hold: written });
+  await navigator.serviceWorker.ready;
+  await tell({ hold: written });
 }
 
 /** What was handed over is not needed any more. */
 export function letGo(paths: string[]): void {
-  if (possible()) navigator.serviceWorker.controller?.postMessage({ letGo: paths });
+  void tell({ letGo: paths });
 }
 
 /** What was kept of a person is thrown away; the pages stay. */
 export function forgetOpened(): void {
-  if (possible()) navigator.serviceWorker.controller?.postMessage('forget');
+  void tell('forget');
 }
 
 /** Nothing is kept on this device any more, and nothing stands between it and the server. */
