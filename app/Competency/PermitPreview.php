@@ -5,34 +5,41 @@ declare(strict_types=1);
 namespace App\Competency;
 
 use App\People\User;
+use App\Support\Given;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use MillStep\Core\Competency\LadderPlace;
+use MillStep\Core\Competency\Stage;
 
 /**
- * Who would stand elsewhere if a permit were defined so: judged by the same reader as the gate's, with the rules changed
- * in memory. Nothing is written, and no decision waits for it.
+ * What would follow if a permit were defined so: who would stand elsewhere, whose signature would cover less, and which turns
+ * would end. Judged by the same readers as the gate's, with the rules changed in memory. Nothing is written.
  *
  * @phpstan-import-type Definition from DefinePermit
+ *
+ * @phpstan-type Affected array{id: int, name: string, permit: string, before: array<string, mixed>, after: array<string, mixed>}
+ * @phpstan-type Loss array{id: int, name: string, lost: object, machines: list<string>}
  */
 final class PermitPreview
 {
-    public function __construct(private readonly Standings $standings)
+    public function __construct(private readonly Standings $standings, private readonly OpenTurns $turns)
     {
     }
 
     /**
      * @param  Definition  $given  without faults
-     * @return list<array{id: int, name: string, permit: string, before: array<string, mixed>, after: array<string, mixed>}>
+     * @return array{affected: list<Affected>, loses: list<Loss>, turns: list<array{session: string, machine: string, person: string,
+     *     since: string, reasons: list<string>}>}
      */
     public function of(array $given): array
     {
         $inForce = Rules::inForce();
         $stood = $inForce->permits->get($given['code']);
         if ($stood === null) {
-            return [];
+            return ['affected' => [], 'loses' => [], 'turns' => []];
         }
-        $rules = $inForce->with($this->changed($stood, $given));
+        $changed = $this->changed($stood, $given);
+        $rules = $inForce->with($changed);
         $learners = User::learners()->get();
         $before = $this->standings->of($learners, $inForce->permits->values(), rules: $inForce);
         $after = $this->standings->of($learners, $rules->permits->values(), rules: $rules);
@@ -50,14 +57,42 @@ final class PermitPreview
             }
         }
 
-        return $affected;
+        return [
+            'affected' => $affected,
+            'loses' => array_values(array_filter($learners->map(
+                fn (User $learner): ?array => $this->lost($learner, $before[$learner->id][$stood->code], $changed, $given),
+            )->all())),
+            'turns' => $this->turns->endingUnder($rules, $changed, $given['machines'] ?? null),
+        ];
+    }
+
+    /**
+     * @param  Definition  $given
+     * @return Loss|null what their signature covers today and would no longer cover
+     */
+    private function lost(User $learner, PermitStanding $stands, Permit $changed, array $given): ?array
+    {
+        $covered = $stands->place->stage === Stage::Tapped ? $stands->covered() : null;
+        if ($covered === null) {
+            return null;
+        }
+        $lost = $covered->lostIn($covered->within($changed->coreScope()));
+        $machines = isset($given['machines'])
+            ? Given::texts($stands->permit->machines()->whereNotIn('workshop_machines.id', $given['machines'])->pluck('name')->all())
+            : [];
+
+        return $lost === [] && $machines === [] ? null
+            : ['id' => $learner->id, 'name' => $learner->name, 'lost' => (object) $lost, 'machines' => $machines];
     }
 
     /** @param  Definition  $given */
     private function changed(Permit $stood, array $given): Permit
     {
         $changed = clone $stood;
-        $changed->fill(['requirement' => $given['requirement'], 'scope' => $given['scope'], 'validity_days' => $given['validity_days']]);
+        $changed->fill([
+            'requirement' => $given['requirement'], 'scope' => $given['scope'], 'validity_days' => $given['validity_days'],
+            'further' => $given['further'] ?? $stood->further,
+        ]);
         $statements = $stood->statements->all();
         $last = $stood->statements->sortByDesc('version')->first();
         if ($last === null || $last->getRawOriginal('body') !== $given['statement']) {

@@ -71,6 +71,8 @@ final class DecideAccess
             ...$standing->place->toArray(),
             'scope' => $standing->record->signature?->scope->toArray() ?? [],
             'about' => $standing->permit->scope,
+            // Who is familiar with which machine is not recorded yet; what the core asks of it stands.
+            'familiar' => true,
         ];
     }
 }

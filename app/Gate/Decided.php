@@ -28,11 +28,11 @@ final readonly class Decided
         )));
     }
 
-    /** @return list<array<string, mixed>> what each signature covers, where there is one */
+    /** @return list<array<string, mixed>> what is covered today, where there is a signature: it, within the permit */
     public function scopes(): array
     {
         return array_values(array_filter(
-            array_map(static fn (PermitStanding $standing): ?array => $standing->record->signature?->scope->toArray(), $this->standings),
+            array_map(static fn (PermitStanding $standing): ?array => $standing->covered()?->toArray(), $this->standings),
             is_array(...),
         ));
     }
@@ -42,7 +42,7 @@ final readonly class Decided
     {
         return array_values(array_filter(array_map(
             static fn (PermitStanding $standing): ?array => $standing->place->stage === Stage::Tapped && ! $standing->place->held
-                && $standing->place->lapsed === null ? $standing->record->signature?->scope->toArray() : null,
+                && $standing->place->lapsed === null ? $standing->covered()?->toArray() : null,
             $this->further,
         ), is_array(...)));
     }

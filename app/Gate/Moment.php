@@ -152,6 +152,13 @@ final readonly class Moment
             ->setRelation('session', $sessions[$read->session_id ?? ''] ?? null);
     }
 
+    /** The same moment, if the shop asked for something else: nothing of it is written, and nobody is locked for longer. */
+    public function under(Rules $rules, Machine $machine): self
+    {
+        return new self($this->now, $machine, $this->device, $rules, $this->policy, $this->open, $this->ended, $this->known, $this->last,
+            $this->badgeOf, $this->companionOf, $this->present, $this->elsewhere, $this->records);
+    }
+
     /** Somebody who teaches, is on the floor and is not the learner. */
     public function supervises(User $learner): bool
     {

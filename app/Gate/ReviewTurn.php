@@ -28,19 +28,34 @@ final class ReviewTurn
         if ($session === null) {
             return null;
         }
-        $turn = $session->turn($moment->policy);
-        if ($turn->isAbandoned($moment->now)) {
+        if ($session->turn($moment->policy)->isAbandoned($moment->now)) {
             ($this->end)($session, $moment->policy, 'idle');
 
             return null;
         }
-        $access = ($this->decide)($moment, $session->user, $session->request, $session->companion)->access;
-        if (! $turn->goesOn($access, $moment->now)) {
-            ($this->end)($session, $moment->policy, 'revoked', $access->reasons === [] ? ['request_unsaid'] : $access->reasons);
+        $reasons = $this->endsBecause($moment);
+        if ($reasons !== null) {
+            ($this->end)($session, $moment->policy, 'revoked', $reasons);
 
             return null;
         }
 
         return $session;
+    }
+
+    /** @return non-empty-list<string>|null why the open turn of that moment does not go on; null where it does, or there is none */
+    public function endsBecause(Moment $moment): ?array
+    {
+        $session = $moment->open;
+        if ($session === null) {
+            return null;
+        }
+        $access = ($this->decide)($moment, $session->user, $session->request, $session->companion)->access;
+        if ($session->turn($moment->policy)->goesOn($access, $moment->now)) {
+            return null;
+        }
+
+        // A limit has come that this turn never said anything about.
+        return $access->reasons === [] ? ['request_unsaid'] : $access->reasons;
     }
 }

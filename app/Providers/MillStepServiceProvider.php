@@ -9,6 +9,7 @@ use App\Competency\Events\LedgerBroken;
 use App\Competency\Events\PermitDefined;
 use App\Competency\Events\PermitHeld;
 use App\Competency\Events\PermitRevoked;
+use App\Competency\OpenTurns;
 use App\Competency\Permit;
 use App\Competency\Taught;
 use App\Content\WhatIsTaught;
@@ -19,6 +20,7 @@ use App\Gate\Events\PresenceChanged;
 use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\MachinePolicy;
 use App\Gate\Token;
+use App\Gate\TurnsEnding;
 use App\Language\Speech;
 use App\Learning\Events\LessonPublished;
 use App\Learning\Events\LookAsked;
@@ -83,6 +85,7 @@ final class MillStepServiceProvider extends ServiceProvider
         $this->app->terminating(Container::getInstance()->forgetScopedInstances(...));
         $this->app->bind(BadgeDesk::class, Badges::class);
         $this->app->bind(Taught::class, WhatIsTaught::class);
+        $this->app->bind(OpenTurns::class, TurnsEnding::class);
         Sanctum::usePersonalAccessTokenModel(Token::class);
     }
 

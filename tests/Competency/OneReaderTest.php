@@ -13,6 +13,7 @@ use App\Competency\Statement;
 beforeEach(fn () => at_a_gate($this));
 
 it('forgets the scope of a signature that was corrected, at the gate as on the page', function (): void {
+    $this->permit()->update(['scope' => [...$this->permit()->scope, 'max_diameter_mm' => 40]]);
     $wide = app(RecordEntry::class)(
         $this->learner,
         $this->permit(),

@@ -41,7 +41,7 @@ final class PermitController
         ]);
     }
 
-    /** Kept, or with `preview` only looked at: what is wrong with it, and who would stand elsewhere. */
+    /** Kept, or with `preview` only looked at: what is wrong with it, and what would follow. */
     public function store(
         PermitRequest $request,
         string $code,
@@ -52,12 +52,12 @@ final class PermitController
         $definition = $request->definition($code, $user->units);
         $faults = $define->faults($definition);
         $keep = $faults === [] && ! $request->boolean('preview');
-        $affected = $faults === [] ? $preview->of($definition) : [];
+        $follows = $faults === [] ? $preview->of($definition) : ['affected' => [], 'loses' => [], 'turns' => []];
         $permit = $keep ? $define($definition) : null;
 
         return new JsonResponse([
             'faults' => (object) array_map(static fn (Message $fault): array => [Speech::say($fault)], $faults),
-            'affected' => $affected,
+            ...$follows,
             'permit' => $permit === null ? null : (new PermitResource($permit))->toArray($request),
         ]);
     }

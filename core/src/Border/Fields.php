@@ -180,6 +180,12 @@ final readonly class Fields
         throw $this->fault($key, 'input.none_of', ['choices' => array_values($choices), 'found' => Message::quote($value)]);
     }
 
+    /** What speaks for something dangerous: only true is true, and what was left out is as the caller says. */
+    public function isTrue(string $key, bool $absent): bool
+    {
+        return array_key_exists($key, $this->values) ? $this->values[$key] === true : $absent;
+    }
+
     /** @throws InvalidInput */
     public function flag(string $key, ?bool $default = null): bool
     {

@@ -17,14 +17,10 @@ final readonly class Access extends Result
     {
     }
 
-    /** Whether more is given: alone before supervised before no, and of two alike the one that asks less. */
+    /** Whether more is given: alone before supervised before no. What is still to be said makes neither of two the better one. */
     public function isMoreThan(self $other): bool
     {
-        $rank = static fn (self $access): array => [
-            $access->decision === Decision::Alone ? 2 : (int) ($access->decision === Decision::Supervised), -count($access->asks),
-        ];
-
-        return $rank($this) > $rank($other);
+        return $this->decision->rank() > $other->decision->rank();
     }
 
     /** Power is for a decision that allows and leaves nothing to be asked. There is no other way to it. */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace MillStep\Core\Competency;
 
 use MillStep\Core\Border\Fields;
-use MillStep\Core\Border\Length;
 use MillStep\Core\Border\Operation;
 
 /**
@@ -17,6 +16,7 @@ final readonly class AccessDecision implements Operation
     /**
      * @param  list<HeldPermit>  $permits every permit that is needed here
      * @param  list<HeldPermit>  $further those that widen what may be done here: none of them is needed for what the others are for
+     * @param  bool  $recordSound  the lines that this person's record was read from verify
      */
     public function __construct(
         public bool $badgeKnown,
@@ -31,7 +31,8 @@ final readonly class AccessDecision implements Operation
         public bool $companionRequired,
         public int $turnsElsewhere,
         public int $machinesAtOnce,
-        public array $further = [],
+        public array $further,
+        public bool $recordSound,
     ) {
     }
 
@@ -50,38 +51,30 @@ final readonly class AccessDecision implements Operation
             // An unknown badge belongs to nobody, so it has no permits to ask about.
             $badgeKnown ? array_map(HeldPermit::fromFields(...), $fields->objects('permits', 1)) : [],
             AccessRequest::fromFields($fields->objectOrEmpty('request')),
-            $presence->flag('supervisor', false),
-            $presence->flag('companion', false),
-            Stage::from($policy->integer('supervised_from_stage', 0, 5, 2)),
+            $presence->isTrue('supervisor', absent: false),
+            $presence->isTrue('companion', absent: false),
+            Stage::from($policy->integer('supervised_from_stage', 1, 5, 2)),
             $policy->flag('companion_required', false),
             $fields->integer('turns_elsewhere', 0, default: 0),
             $policy->integer('machines_at_once', 1, 100, 1),
             $badgeKnown && $fields->has('further') ? array_map(HeldPermit::fromFields(...), $fields->objects('further')) : [],
+            $fields->isTrue('record_sound', absent: true),
         );
     }
 
     public function compute(): Access
     {
-        $access = null;
-        // What speaks against all work here needs no further permit to say it.
-        foreach ($this->refusals() === [] ? $this->asked() : [] as $permit) {
-            // Whoever may not even run the machine is not helped by a further permit: both are needed for its work.
-            $with = $this->with([
-                ...array_map(static fn (HeldPermit $needed): HeldPermit => $needed->unlimited(), $this->permits),
-                $permit,
-            ]);
-            $found = $with->refusals() === [] ? $this->because($with->decided()) : $with->decided();
-            $access = $access === null || $found->isMoreThan($access) ? $found : $access;
+        $refusals = $this->refusals();
+        if ($refusals !== []) {
+            return new Access(Decision::No, $refusals);
+        }
+        $best = null;
+        foreach ($this->furtherForThis() as $permit) {
+            $found = $this->decidedWith($permit);
+            $best = $best === null || $found->isMoreThan($best) ? $found : $best;
         }
 
-        return $access ?? $this->decided();
-    }
-
-    /** What the needed permits do not cover stands first: that is why a further one was looked at. */
-    private function because(Access $access): Access
-    {
-        return $access->decision === Decision::Alone ? $access
-            : new Access($access->decision, array_values(array_unique([...$this->outside(), ...$access->reasons])), $access->asks);
+        return $best ?? $this->decided($this->permits);
     }
 
     /** @return list<string> what speaks against any work here, all of it */
@@ -91,58 +84,47 @@ final readonly class AccessDecision implements Operation
             'machine_out_of_service' => ! $this->machineInService,
             'person_inactive' => $this->badgeKnown && ! $this->personActive,
             'badge_unknown' => ! $this->badgeKnown,
-            'held' => $this->any(static fn (HeldPermit $permit): bool => $permit->held),
+            'held' => self::any($this->permits, static fn (HeldPermit $permit): bool => $permit->held),
+            'record_not_sound' => $this->badgeKnown && ! $this->recordSound,
             'outside_hours' => ! $this->hoursOpen,
             'at_another_machine' => $this->turnsElsewhere >= $this->machinesAtOnce,
         ]));
     }
 
-    /** @return list<string> where the work lies outside of the needed permits */
-    private function outside(): array
+    /** @return list<HeldPermit> the further permits that this work is asked for by: none while the needed ones cover it */
+    private function furtherForThis(): array
     {
-        $request = $this->request;
-        $outside = fn (\Closure $covers): bool => $this->any(
-            static fn (HeldPermit $permit): bool => ! $covers($permit->scope) || ($permit->about !== null && ! $covers($permit->about)),
-        );
-
-        return array_keys(array_filter([
-            'outside_scope_material' => $outside(static fn (Scope $scope): bool => $scope->coversMaterial($request->material)),
-            'outside_scope_diameter' => $outside(static fn (Scope $scope): bool => $scope->coversDiameter($request->diameter)),
-            'outside_scope_thickness' => $outside(static fn (Scope $scope): bool => $scope->coversThickness($request->thickness)),
-            'outside_scope_operation' => $outside(static fn (Scope $scope): bool => $scope->coversOperation($request->operation)),
-        ]));
-    }
-
-    /** @return list<HeldPermit> the further permits that this work is asked for by: none while it is what the needed ones are for */
-    private function asked(): array
-    {
-        $within = ! $this->any(fn (HeldPermit $permit): bool => ! $permit->isFor($this->request));
-
-        return $within ? [] : array_values(array_filter(
+        return $this->outside($this->permits) === [] ? [] : array_values(array_filter(
             $this->further,
-            fn (HeldPermit $permit): bool => ($permit->about ?? $permit->scope)->covers($this->request),
+            fn (HeldPermit $permit): bool => $permit->isForWork($this->request),
         ));
     }
 
-    /** @param  list<HeldPermit>  $permits */
-    private function with(array $permits): self
+    /** With a further permit beside the needed ones, whose limits it replaces where it names one of its own. */
+    private function decidedWith(HeldPermit $further): Access
     {
-        return new self($this->badgeKnown, $this->personActive, $this->machineInService, $this->hoursOpen, $permits, $this->request,
-            $this->supervisorPresent, $this->companionPresent, $this->supervisedFrom, $this->companionRequired, $this->turnsElsewhere,
-            $this->machinesAtOnce);
+        if ($further->held) {
+            return new Access(Decision::No, ['held']);
+        }
+        $needed = array_map(static fn (HeldPermit $permit): HeldPermit => $permit->widenedBy($further), $this->permits);
+        $access = $this->decided([...$needed, $further]);
+
+        // What the needed permits do not cover stands first: that is why a further one was looked at.
+        return $access->decision === Decision::Alone ? $access : new Access(
+            $access->decision,
+            array_values(array_unique([...$this->outside($this->permits), ...$access->reasons])),
+            $access->asks,
+        );
     }
 
-    private function decided(): Access
+    /** @param  list<HeldPermit>  $permits */
+    private function decided(array $permits): Access
     {
-        $refusals = $this->refusals();
-        if ($refusals !== []) {
-            return new Access(Decision::No, $refusals);
-        }
-        $notAlone = $this->notAlone();
+        $notAlone = $this->notAlone($permits);
         if ($notAlone === []) {
-            return new Access(Decision::Alone, [], $this->unsaid());
+            return new Access(Decision::Alone, [], $this->unsaid($permits));
         }
-        if ($this->any(fn (HeldPermit $permit): bool => $permit->stage->value < $this->supervisedFrom->value)) {
+        if (self::any($permits, fn (HeldPermit $permit): bool => $permit->stage->value < $this->supervisedFrom->value)) {
             return new Access(Decision::No, ['safety_check_not_passed']);
         }
 
@@ -152,67 +134,103 @@ final readonly class AccessDecision implements Operation
             : new Access(
                 Decision::No,
                 [...$notAlone, 'supervisor_absent'],
-                $notAlone === ['companion_absent'] ? ['companion', ...$this->unsaid()] : [],
+                $notAlone === ['companion_absent'] ? ['companion', ...$this->unsaid($permits)] : [],
             );
     }
 
-    /** @return list<string> every reason why not alone, in the order of the rules */
-    private function notAlone(): array
+    /**
+     * @param  list<HeldPermit>  $permits
+     * @return list<string> every reason why not alone, in the order of the rules
+     */
+    private function notAlone(array $permits): array
+    {
+        $lapsed = static fn (Lapse $cause): bool => self::any(
+            $permits,
+            static fn (HeldPermit $permit): bool => $permit->lapsed === $cause,
+        );
+
+        return [
+            ...array_keys(array_filter([
+                'not_signed_off' => self::any(
+                    $permits,
+                    static fn (HeldPermit $permit): bool => $permit->stage !== Stage::Tapped && $permit->lapsed === null,
+                ),
+                'lapsed_expired' => $lapsed(Lapse::Expired),
+                'lapsed_recency' => $lapsed(Lapse::Recency),
+                'lapsed_statement' => $lapsed(Lapse::Statement),
+                'lapsed_prerequisite' => $lapsed(Lapse::Prerequisite),
+                'lapsed_requirement' => $lapsed(Lapse::Requirement),
+                'not_familiar' => self::any($permits, static fn (HeldPermit $permit): bool => ! $permit->familiar),
+            ])),
+            ...$this->outside($permits),
+            ...array_keys(array_filter([
+                'companion_absent' => ! $this->companionPresent && ($this->companionRequired
+                    || self::any($permits, static fn (HeldPermit $permit): bool => $permit->wantsCompanion())),
+            ])),
+        ];
+    }
+
+    /**
+     * @param  list<HeldPermit>  $permits
+     * @return list<string> where the work lies outside of what they cover
+     */
+    private function outside(array $permits): array
     {
         $request = $this->request;
 
         return array_keys(array_filter([
-            'not_signed_off' => $this->any(
-                static fn (HeldPermit $permit): bool => $permit->stage !== Stage::Tapped && $permit->lapsed === null,
+            'outside_scope_material' => self::anyLimit(
+                $permits,
+                static fn (Scope $scope): bool => ! $scope->coversMaterial($request->material),
             ),
-            'lapsed_expired' => $this->lapsed(Lapse::Expired),
-            'lapsed_recency' => $this->lapsed(Lapse::Recency),
-            'lapsed_statement' => $this->lapsed(Lapse::Statement),
-            'lapsed_prerequisite' => $this->lapsed(Lapse::Prerequisite),
-            'outside_scope_material' => $this->any(
-                static fn (HeldPermit $permit): bool => ! $permit->scope->coversMaterial($request->material),
+            'outside_scope_diameter' => self::anyLimit(
+                $permits,
+                static fn (Scope $scope): bool => ! $scope->coversDiameter($request->diameter),
             ),
-            'outside_scope_diameter' => $this->any(
-                static fn (HeldPermit $permit): bool => ! $permit->scope->coversDiameter($request->diameter),
+            'outside_scope_thickness' => self::anyLimit(
+                $permits,
+                static fn (Scope $scope): bool => ! $scope->coversThickness($request->thickness),
             ),
-            'outside_scope_thickness' => $this->any(
-                static fn (HeldPermit $permit): bool => ! $permit->scope->coversThickness($request->thickness),
+            'outside_scope_operation' => self::anyLimit(
+                $permits,
+                static fn (Scope $scope): bool => ! $scope->coversOperation($request->operation),
             ),
-            'outside_scope_operation' => $this->any(
-                static fn (HeldPermit $permit): bool => ! $permit->scope->coversOperation($request->operation),
-            ),
-            'companion_absent' => ! $this->companionPresent
-                && ($this->companionRequired || $this->any(static fn (HeldPermit $permit): bool => $permit->scope->companion)),
         ]));
     }
 
-    /** @return list<string> what a scope limits and nobody has said */
-    private function unsaid(): array
+    /**
+     * @param  list<HeldPermit>  $permits
+     * @return list<string> what they limit and nobody has said
+     */
+    private function unsaid(array $permits): array
     {
-        $limits = fn (\Closure $limit): bool => $this->any(static fn (HeldPermit $permit): bool => $limit($permit->scope) !== null);
-
         return array_keys(array_filter([
-            'material' => $this->request->material === null && $limits(static fn (Scope $scope): ?array => $scope->materials),
-            'thickness' => $this->request->thickness === null && $limits(static fn (Scope $scope): ?Length => $scope->minThickness),
-            'operation' => $this->request->operation === null && $limits(static fn (Scope $scope): ?array => $scope->operations),
-            'diameter' => $this->request->diameter === null && $limits(static fn (Scope $scope): ?Length => $scope->maxDiameter),
+            'material' => $this->request->material === null
+                && self::anyLimit($permits, static fn (Scope $scope): bool => $scope->limitsMaterial()),
+            'thickness' => $this->request->thickness === null
+                && self::anyLimit($permits, static fn (Scope $scope): bool => $scope->limitsThickness()),
+            'operation' => $this->request->operation === null
+                && self::anyLimit($permits, static fn (Scope $scope): bool => $scope->limitsOperation()),
+            'diameter' => $this->request->diameter === null
+                && self::anyLimit($permits, static fn (Scope $scope): bool => $scope->limitsDiameter()),
         ]));
     }
 
-    private function lapsed(Lapse $cause): bool
+    /**
+     * @param  list<HeldPermit>  $permits
+     * @param  \Closure(Scope): bool  $test
+     */
+    private static function anyLimit(array $permits, \Closure $test): bool
     {
-        return $this->any(static fn (HeldPermit $permit): bool => $permit->lapsed === $cause);
+        return self::any($permits, static fn (HeldPermit $permit): bool => array_filter($permit->limits(), $test) !== []);
     }
 
-    /** @param  \Closure(HeldPermit): bool  $test */
-    private function any(\Closure $test): bool
+    /**
+     * @param  list<HeldPermit>  $permits
+     * @param  \Closure(HeldPermit): bool  $test
+     */
+    private static function any(array $permits, \Closure $test): bool
     {
-        foreach ($this->permits as $permit) {
-            if ($test($permit)) {
-                return true;
-            }
-        }
-
-        return false;
+        return array_filter($permits, $test) !== [];
     }
 }

@@ -9,4 +9,14 @@ enum Decision: string
     case Alone = 'alone';
     case Supervised = 'supervised';
     case No = 'no';
+
+    /** The more is given, the higher. */
+    public function rank(): int
+    {
+        return match ($this) {
+            self::Alone => 2,
+            self::Supervised => 1,
+            self::No => 0,
+        };
+    }
 }

@@ -11,4 +11,6 @@ enum Lapse: string
     case Statement = 'statement';
     case Recency = 'recency';
     case Prerequisite = 'prerequisite';
+    /** Something that is asked later is still missing after its grace. */
+    case Requirement = 'requirement';
 }

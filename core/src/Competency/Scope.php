@@ -62,6 +62,46 @@ final readonly class Scope
         return $thickness === null || $this->minThickness === null || $thickness->isAtLeast($this->minThickness);
     }
 
+    public function limitsMaterial(): bool
+    {
+        return $this->materials !== null;
+    }
+
+    public function limitsThickness(): bool
+    {
+        return $this->minThickness !== null;
+    }
+
+    public function limitsOperation(): bool
+    {
+        return $this->operations !== null;
+    }
+
+    public function limitsDiameter(): bool
+    {
+        return $this->maxDiameter !== null;
+    }
+
+    /** Whether it names any limit of what is made; a companion is none. */
+    public function limitsAnything(): bool
+    {
+        return $this->limitsMaterial() || $this->limitsThickness() || $this->limitsOperation() || $this->limitsDiameter();
+    }
+
+    /** The same without each limit that one of the others names in its place. */
+    public function replacedBy(self ...$others): self
+    {
+        $named = static fn (\Closure $limits): bool => array_filter($others, $limits) !== [];
+
+        return new self(
+            $named(static fn (self $other): bool => $other->limitsMaterial()) ? null : $this->materials,
+            $named(static fn (self $other): bool => $other->limitsOperation()) ? null : $this->operations,
+            $named(static fn (self $other): bool => $other->limitsDiameter()) ? null : $this->maxDiameter,
+            $this->companion,
+            $named(static fn (self $other): bool => $other->limitsThickness()) ? null : $this->minThickness,
+        );
+    }
+
     /** Whether all that was said of the work lies within; what was not said is not judged. */
     public function covers(AccessRequest $request): bool
     {
@@ -94,6 +134,80 @@ final readonly class Scope
             $wanted->companion || $this->companion,
             $wanted->minThickness ?? $this->minThickness,
         );
+    }
+
+    /** What lies within both: work is covered here that each of the two covers. */
+    public function within(self $other): self
+    {
+        return new self(
+            self::both($this->materials, $other->materials),
+            self::both($this->operations, $other->operations),
+            self::tighter(
+                $this->maxDiameter,
+                $other->maxDiameter,
+                static fn (Length $mine, Length $theirs): bool => $mine->isAtMost($theirs),
+            ),
+            $this->companion || $other->companion,
+            self::tighter(
+                $this->minThickness,
+                $other->minThickness,
+                static fn (Length $mine, Length $theirs): bool => $mine->isAtLeast($theirs),
+            ),
+        );
+    }
+
+    /**
+     * What is covered here and no longer by another: the materials and operations by name (`true` where this one did not
+     * limit them and the other does), the other's tighter limits of size, and whether it newly wants a companion.
+     *
+     * @return array{materials?: list<string>|true, operations?: list<string>|true, max_diameter_mm?: float, min_thickness_mm?: float,
+     *     companion?: true}
+     */
+    public function lostIn(self $other): array
+    {
+        $diameter = $other->maxDiameter !== null && ($this->maxDiameter === null || $other->maxDiameter->isLessThan($this->maxDiameter));
+        $thickness = $other->minThickness !== null
+            && ($this->minThickness === null || $other->minThickness->isGreaterThan($this->minThickness));
+
+        return array_filter([
+            'materials' => self::gone($this->materials, $other->materials),
+            'operations' => self::gone($this->operations, $other->operations),
+            'max_diameter_mm' => $diameter ? $other->maxDiameter->inMm() : null,
+            'min_thickness_mm' => $thickness ? $other->minThickness->inMm() : null,
+            'companion' => $other->companion && ! $this->companion ? true : null,
+        ], static fn (mixed $lost): bool => $lost !== null && $lost !== []);
+    }
+
+    /**
+     * @param  list<string>|null  $mine
+     * @param  list<string>|null  $theirs
+     * @return list<string>|null
+     */
+    private static function both(?array $mine, ?array $theirs): ?array
+    {
+        return $mine === null || $theirs === null ? $mine ?? $theirs : array_values(array_intersect($mine, $theirs));
+    }
+
+    /**
+     * @param  list<string>|null  $mine
+     * @param  list<string>|null  $theirs
+     * @return list<string>|true
+     */
+    private static function gone(?array $mine, ?array $theirs): array|true
+    {
+        return match (true) {
+            $theirs === null => [],
+            $mine === null => true,
+            default => array_values(array_diff($mine, $theirs)),
+        };
+    }
+
+    /**
+     * @param  \Closure(Length, Length): bool  $first  whether the first of the two is the tighter
+     */
+    private static function tighter(?Length $mine, ?Length $theirs, \Closure $first): ?Length
+    {
+        return $mine === null || $theirs === null ? $mine ?? $theirs : ($first($mine, $theirs) ? $mine : $theirs);
     }
 
     /**

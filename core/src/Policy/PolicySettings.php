@@ -81,7 +81,7 @@ final class PolicySettings
             'overhang_ratio' => self::number('holding', 'ratio', 3, 0.5, 10, 'hold'),
             'blade_reach_ratio' => self::number('holding', 'ratio', 8, 1, 30, 'hold'),
             'tailstock_least_out_mm' => self::number('holding', 'length', 20, 0, 200, 'hold'),
-            'supervised_from_stage' => self::number('access', 'count', 2, 0, 5, 'gate'),
+            'supervised_from_stage' => self::number('access', 'count', 2, 1, 5, 'gate'),
             'machines_at_once' => self::number('access', 'count', 1, 1, 10, 'gate'),
             'turn_idle_minutes' => self::number('access', 'minutes', 120, 5, 1440, 'gate'),
             'device_days' => self::number('access', 'count', 90, 1, 3650, 'gate'),

@@ -28,7 +28,7 @@ const SHOWN = 16;
     <p class="mt-2">
       <strong>{{ t('card.holder') }}</strong>
       {{ t('card.until', { until: d(permit.signed_off.valid_until, { dateStyle: 'medium' }) }) }}.
-      {{ words(permit.signed_off.scope) }}.
+      {{ words(permit.signed_off.covers) }}.
     </p>
     <p class="mt-1">
       {{ t('card.signed', { by: permit.signed_off.by, at: d(permit.signed_off.at, { dateStyle: 'medium' }) }) }}

@@ -15,12 +15,14 @@ import { useI18n } from 'vue-i18n';
 import { useMaterialName } from '@/workshop/useMaterialName';
 import { useRouter } from 'vue-router';
 import TickList from './TickList.vue';
+import { useScope } from './useScope';
 import { asGiven, emptyPermit, formOf } from './permitForm';
 
 /** What a permit asks for and covers. Before it is saved it says who would stand elsewhere. */
 const props = defineProps<{ code: string }>();
 const { t } = useI18n();
 const materialName = useMaterialName();
+const { lost } = useScope();
 const { leads } = useMe();
 const router = useRouter();
 const isNew = computed(() => props.code === 'new');
@@ -271,7 +273,22 @@ const named = (list: { code: string; title: string }[]) =>
               {{ t(`stage.${each.after.stage}`) }}{{ each.after.lapsed ? `, ${t(`lapse.${each.after.lapsed}`)}` : '' }}
             </li>
           </ul>
-          <p class="mt-2 text-quiet">{{ t('permits.signedStays') }}</p>
+          <h3 class="mt-4">{{ t('permits.loses', seen.loses.length) }}</h3>
+          <ul v-if="seen.loses.length > 0" class="mt-2" data-testid="loses">
+            <li v-for="each in seen.loses" :key="each.id" class="border-t border-hairline py-1">
+              <strong>{{ each.name }}</strong>: {{ lost(each.lost, each.machines) }}
+            </li>
+          </ul>
+          <h3 class="mt-4" :class="seen.turns.length > 0 ? 'text-no' : ''">
+            {{ t('permits.turns', seen.turns.length) }}
+          </h3>
+          <ul v-if="seen.turns.length > 0" class="mt-2" data-testid="turns">
+            <li v-for="each in seen.turns" :key="each.session" class="border-t border-hairline py-1">
+              <strong>{{ t('permits.turn', { person: each.person, machine: each.machine }) }}</strong>:
+              {{ each.reasons.map((reason) => t(`gate.reason.${reason}`)).join(' ') }}
+            </li>
+          </ul>
+          <p class="mt-4 text-quiet">{{ t('permits.signedStays') }}</p>
           <BigButton class="mt-3" tone="main" :busy="send.busy.value" @click="send.run(false)">{{
             t('permits.save')
           }}</BigButton>

@@ -17,7 +17,7 @@ import { useScope } from './useScope';
 const props = defineProps<{ permit: Schemas['PermitRecord']; learnerId: number; own: boolean }>();
 const { t, d } = useI18n();
 const { all } = useNext();
-const { words: scopeWords } = useScope();
+const { words: scopeWords, lost } = useScope();
 const router = useRouter();
 
 const standing = computed(() => props.permit.standing);
@@ -68,7 +68,13 @@ const canSign = computed(() => standing.value.stage >= 4);
           }}
         </p>
         <p v-if="permit.signed_off && !standing.held" data-testid="scope">
-          {{ t('scope.covers') }}: <strong>{{ scopeWords(permit.signed_off.scope) }}</strong>
+          {{ t('scope.covers') }}: <strong>{{ scopeWords(permit.signed_off.covers) }}</strong>
+          <span
+            v-if="lost(permit.signed_off.narrowed)"
+            class="block font-semibold text-supervised"
+            data-testid="narrowed"
+            >▲ {{ t('scope.narrowed', { lost: lost(permit.signed_off.narrowed) }) }}</span
+          >
         </p>
         <p v-if="standing.next.length > 0" class="mt-1">
           {{ t('record.next') }} <strong>{{ all(standing.next) }}</strong>
@@ -189,7 +195,7 @@ const canSign = computed(() => standing.value.stage >= 4);
                 })
               }}
               <span class="block text-sm"
-                >{{ t('scope.covers') }}: {{ scopeWords(permit.signed_off.scope) }}</span
+                >{{ t('scope.covers') }}: {{ scopeWords(permit.signed_off.covers) }}</span
               ></template
             >
             <template v-else>{{ t(permit.acknowledged ? 'record.acknowledged' : 'record.notAcknowledged') }}</template>

@@ -124,7 +124,7 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
               until: d(data.signed_off.valid_until, { dateStyle: 'medium' }),
             })
           }}
-          · {{ t('scope.covers') }}: <strong>{{ scopeWords(data.signed_off.scope) }}</strong>
+          · {{ t('scope.covers') }}: <strong>{{ scopeWords(data.signed_off.covers) }}</strong>
         </p>
         <p class="mt-3 font-semibold" :class="data.acknowledged ? 'text-alone' : 'text-supervised'">
           {{ data.acknowledged ? `✓ ${t('sign.acknowledged')}` : `○ ${t('sign.notAcknowledged')}` }}

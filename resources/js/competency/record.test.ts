@@ -79,13 +79,16 @@ describe('a permit as a way of five stages', () => {
       by: 'Ada Example',
       at: '2031-05-02T10:00:00Z',
       valid_until: '2032-05-02T10:00:00Z',
-      scope: { materials: ['mild_steel'], max_diameter_mm: 6.5 },
+      scope: { materials: ['mild_steel', 'bronze'], max_diameter_mm: 6.5 },
+      covers: { materials: ['mild_steel'], max_diameter_mm: 6.5 },
+      narrowed: { materials: ['bronze'] },
     };
     const text = (standing: Partial<Schemas['Standing']>) =>
       path(permit({ signed_off: signed as never }, { stage: 5, next: [], ...standing })).text();
     expect(text({})).toContain('Ada Example');
     expect(text({})).toContain('●');
     expect(text({})).toContain('Covers: mild steel; every operation; up to 6.5 mm');
+    expect(text({})).toContain('The permit covers less today than was signed: no longer bronze.');
     expect(text({ held: true })).toContain('■');
     expect(text({ lapsed: 'recency' })).toContain('▲');
   });

@@ -21,6 +21,31 @@ export function useScope() {
     return parts.join('; ');
   }
 
+  const names = (list: string[]) => list.join(t('next.and'));
+
+  /** What was covered and no longer is, where anything is. */
+  function lost(gone: Schemas['ScopeLost'], machines: string[] = []): string {
+    const parts = [
+      ...(Array.isArray(gone.materials)
+        ? [t('scope.lost.materials', { names: names(gone.materials.map(material)) })]
+        : []),
+      ...(gone.materials === true ? [t('scope.lost.everyMaterial')] : []),
+      ...(gone.min_thickness_mm === undefined ? [] : [t('scope.lost.min', { length: length(gone.min_thickness_mm) })]),
+      ...(Array.isArray(gone.operations)
+        ? [
+            t('scope.lost.operations', {
+              names: names(gone.operations.map((operation) => t(`operation.${operation}`))),
+            }),
+          ]
+        : []),
+      ...(gone.operations === true ? [t('scope.lost.everyOperation')] : []),
+      ...(gone.max_diameter_mm === undefined ? [] : [t('scope.lost.max', { length: length(gone.max_diameter_mm) })]),
+      ...(gone.companion ? [t('scope.lost.companion')] : []),
+      ...(machines.length === 0 ? [] : [t('scope.lost.machines', { names: names(machines) })]),
+    ];
+    return parts.join('; ');
+  }
+
   /** What somebody said they would do. */
   function request(said: Schemas['GateRequest']): string {
     return [
@@ -31,5 +56,5 @@ export function useScope() {
     ].join(', ');
   }
 
-  return { words, request, material };
+  return { words, lost, request, material };
 }
