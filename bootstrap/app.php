@@ -41,7 +41,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(fn (Throwable $fault, Request $request) => Problem::of($fault, $request));
     })
     ->withCommands([
-        App\Competency\VerifyLedger::class, App\Competency\AnchorLedger::class, App\Gate\ReviewTurns::class,
+        App\Competency\VerifyLedger::class, App\Competency\AnchorLedger::class, App\Competency\AdoptLines::class,
+        App\Gate\ReviewTurns::class,
         App\Demo\DemoCommand::class, App\People\AddLead::class, App\People\ShowFirstCode::class, App\Records\Doctor::class,
         App\Records\Prune::class, App\Assessment\ConcludeStopped::class,
         App\Http\DescribeApi::class,

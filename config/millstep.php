@@ -11,6 +11,8 @@ return [
     'shop_key' => (string) env('MILLSTEP_SHOP_KEY', ''),
     // Where the signed heads of the ledger are written: outside the database, best on another disk.
     'anchors' => (string) env('MILLSTEP_ANCHORS', storage_path('app/anchors/ledger.jsonl')),
+    // And once more, where whoever reaches the first place does not: another disk, another machine. Empty: nowhere.
+    'anchors_copy' => (string) env('MILLSTEP_ANCHORS_COPY', ''),
     // Where the backups are, so that one which is missing is noticed.
     'backups' => (string) env('MILLSTEP_BACKUPS', ''),
     // Which cache counts how often a device asks: shared memory in the shop, since a second of forgetting does no harm.

@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Competency\Anchors;
 use App\Records\Doctor;
-use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Schedule;
 
-// The ledger is checked every night, and its head signed and written out of the database's reach.
-Schedule::command('competency:verify')->dailyAt('02:30')->onSuccess(static fn () => Artisan::call('competency:anchor'));
+// The ledger is checked every night; its head is signed and written out of the database's reach every hour, whatever was found.
+Schedule::command('competency:verify')->dailyAt('02:30');
+Schedule::command('competency:anchor')->hourly();
+Schedule::call(Anchors::noteDay(...))->everyMinute();
 Schedule::command('gate:review')->everyMinute();
 // That the scheduler runs is known by this (bin/doctor).
 Schedule::call(static fn () => Cache::put(Doctor::BEAT, now()->getTimestamp(), 86_400))->everyMinute();

@@ -34,6 +34,15 @@ function hold_badge($test, string $badge, array $with = [], ?string $token = nul
         ->postJson('/api/gate/reads', [...['id' => fake_uuid(), 'intent' => 'start', 'badge' => $badge, 'request' => STEEL], ...$with]);
 }
 
+/** The answer to what the gate asked a badge. */
+function follow_up($test, string $asked, array $with = [], ?string $token = null): Illuminate\Testing\TestResponse
+{
+    app('auth')->forgetGuards();
+
+    return $test->withToken($token ?? $test->token)
+        ->postJson('/api/gate/reads', ['id' => fake_uuid(), 'intent' => 'start', 'follows' => $asked, ...$with]);
+}
+
 function screen($test, ?string $token = null): Illuminate\Testing\TestResponse
 {
     app('auth')->forgetGuards();

@@ -4,12 +4,20 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use App\Support\DatabaseClock;
+use App\Support\Given;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Config;
+use Illuminate\Support\Facades\DB;
 use MillStep\Core\Competency\ChainHead;
 use MillStep\Core\Competency\HashChain;
 
-/** The signed heads of the chain, one a line, in a file outside the database's reach (MILLSTEP_ANCHORS). */
+/**
+ * The signed heads of the chain: one a line in a file outside the database's reach (MILLSTEP_ANCHORS), again in a second place
+ * (MILLSTEP_ANCHORS_COPY), and each known by its number in the database, so that one that is gone is missed.
+ *
+ * @phpstan-type Anchor array{count: int, hash: string, at: string, signature: string}
+ */
 final class Anchors
 {
     public function __construct(private readonly ShopKey $key)
@@ -21,17 +29,26 @@ final class Anchors
         return Config::string('millstep.anchors');
     }
 
+    /** The second place; empty where there is none. */
+    public function copy(): string
+    {
+        return Config::string('millstep.anchors_copy');
+    }
+
     /** The head as it stands now. */
     public function head(): ChainHead
     {
+        // In one look: a line that comes between two would make a head that never was.
+        $row = DB::selectOne('SELECT count(*) AS lines, (array_agg(hash ORDER BY seq DESC))[1] AS hash FROM competency_ledger');
+
         return new ChainHead(
-            LedgerEntry::query()->count(),
-            LedgerEntry::query()->latest('seq')->first()->hash ?? HashChain::START,
-            CarbonImmutable::now('UTC')->startOfSecond(),
+            Given::whole($row?->lines),
+            $row?->hash === null ? HashChain::START : Given::text($row->hash),
+            DatabaseClock::now()->startOfSecond(),
         );
     }
 
-    /** @return array{count: int, hash: string, at: string, signature: string} for a proof on paper */
+    /** @return Anchor for a proof on paper */
     public function signed(ChainHead $head): array
     {
         return [
@@ -42,36 +59,133 @@ final class Anchors
         ];
     }
 
-    /** @throws \RuntimeException when the file cannot be written to */
+    /** @throws \RuntimeException when the file, or the second one, cannot be written to */
     public function write(): ChainHead
     {
         $head = $this->head();
-        $file = $this->file();
-        @mkdir(dirname($file), 0700, true);
-        $written = @file_put_contents(
-            $file,
-            json_encode($this->signed($head), JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES)."\n",
-            FILE_APPEND | LOCK_EX,
-        );
-        if ($written === false) {
-            throw new \RuntimeException("The anchor could not be written to $file. See that the folder is there and may be written to.");
-        }
+        $signed = $this->signed($head);
+        self::append($this->file(), $signed);
+        $this->copy() === '' || self::append($this->copy(), $signed);
+        DB::table('competency_anchors')->insert([
+            ...$signed, 'place' => $this->file(), 'second_place' => $this->copy() === '' ? null : $this->copy(),
+        ]);
 
         return $head;
     }
 
     /**
-     * @return array<int, string> hash by count of lines
+     * Those that the database knows, written where they are gone from. They carry the shop's signature, so nobody else made them.
+     *
+     * @return int how many were put back
+     *
+     * @throws \RuntimeException when a file cannot be written to
+     */
+    public function putBack(): int
+    {
+        $back = 0;
+        foreach ($this->copy() === '' ? [$this->file()] : [$this->file(), $this->copy()] as $file) {
+            $there = array_map(self::name(...), is_file($file) ? $this->readFile($file) : []);
+            foreach ($this->known() as $anchor) {
+                if (! in_array(self::name($anchor), $there, true)) {
+                    self::append($file, array_diff_key($anchor, ['number' => 0]));
+                    $back++;
+                }
+            }
+        }
+
+        return $back;
+    }
+
+    /**
+     * All that are still in one of the places.
+     *
+     * @return list<Anchor>
      *
      * @throws \RuntimeException when a line is no anchor of this shop
      */
     public function read(): array
     {
-        $heads = [];
-        foreach (is_file($this->file()) ? file(
-            $this->file(),
-            FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES,
-        ) ?: [] : [] as $number => $line) {
+        $anchors = [];
+        foreach (array_filter([$this->file(), $this->copy()], is_file(...)) as $file) {
+            foreach ($this->readFile($file) as $anchor) {
+                $anchors[self::name($anchor)] = $anchor;
+            }
+        }
+
+        return array_values($anchors);
+    }
+
+    /** @return list<array{number: int, count: int, hash: string, at: string, signature: string}> that were written, in their order */
+    public function known(): array
+    {
+        return array_values(DB::table('competency_anchors')->orderBy('number')->get()->map(static fn (\stdClass $row): array => [
+            'number' => Given::whole($row->number), 'count' => Given::whole($row->count), 'hash' => Given::text($row->hash),
+            'at' => CarbonImmutable::parse(Given::text($row->at))->utc()->format('Y-m-d\TH:i:s\Z'),
+            'signature' => Given::text($row->signature),
+        ])->all());
+    }
+
+    /** How many lines the newest that the database knows speaks about. */
+    public function knownLines(): int
+    {
+        return max([0, ...array_column($this->known(), 'count')]);
+    }
+
+    /**
+     * The first that the database knows and neither place has any more.
+     *
+     * @param  list<Anchor>  $found
+     * @return array{number: int, count: int, hash: string, at: string, signature: string}|null
+     */
+    public function gone(array $found): ?array
+    {
+        $there = array_map(self::name(...), $found);
+        foreach ($this->known() as $anchor) {
+            if (! in_array(self::name($anchor), $there, true)) {
+                return $anchor;
+            }
+        }
+
+        return null;
+    }
+
+    /** On how many days after an instant the server ran. */
+    public function daysSince(string $at): int
+    {
+        return DB::table('competency_server_days')->where('day', '>', substr($at, 0, 10))->count();
+    }
+
+    /** Today the server runs. */
+    public static function noteDay(): void
+    {
+        DB::table('competency_server_days')->insertOrIgnore(['day' => DatabaseClock::now()->toDateString()]);
+    }
+
+    /** @param  array{count: int, hash: string, at: string, ...}  $anchor */
+    private static function name(array $anchor): string
+    {
+        return "{$anchor['count']} {$anchor['hash']} {$anchor['at']}";
+    }
+
+    /** @param  array<string, mixed>  $anchor */
+    private static function append(string $file, array $anchor): void
+    {
+        @mkdir(dirname($file), 0700, true);
+        $line = json_encode($anchor, JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES)."\n";
+        if (@file_put_contents($file, $line, FILE_APPEND | LOCK_EX) === false) {
+            throw new \RuntimeException("The anchor could not be written to $file. See that the folder is there and may be written to.");
+        }
+    }
+
+    /**
+     * @return list<Anchor>
+     *
+     * @throws \RuntimeException when a line is no anchor of this shop
+     */
+    private function readFile(string $file): array
+    {
+        $anchors = [];
+        foreach (file($file, FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $number => $line) {
             /** @var array{count?: int, hash?: string, at?: string, signature?: string}|null $given */
             $given = json_decode($line, true);
             $head = new ChainHead(
@@ -80,11 +194,11 @@ final class Anchors
                 CarbonImmutable::parse($given['at'] ?? '2000-01-01'),
             );
             if (! $this->key->hasSigned($head, $given['signature'] ?? '')) {
-                throw new \RuntimeException(sprintf('Line %d of %s is not signed with this shop\'s key.', $number + 1, $this->file()));
+                throw new \RuntimeException(sprintf('Line %d of %s is not signed with this shop\'s key.', $number + 1, $file));
             }
-            $heads[$head->count] = $head->hash;
+            $anchors[] = $this->signed($head);
         }
 
-        return $heads;
+        return $anchors;
     }
 }

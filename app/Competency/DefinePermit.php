@@ -27,7 +27,7 @@ use MillStep\Core\Competency\Scope;
  *
  * @phpstan-type Definition array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>,
  *     validity_days: int, machine_kinds?: list<string>, further?: bool, statement: string, grace_days?: int, machines?: list<int>,
- *     signers?: list<int>, translations?: array<string, array{name?: string, statement?: string}>}
+ *     signers?: list<int>, supervisors?: list<int>, translations?: array<string, array{name?: string, statement?: string}>}
  */
 final class DefinePermit
 {
@@ -147,9 +147,13 @@ final class DefinePermit
                 $permit->signers()->sync(User::query()->whereIn('id', $given['signers'])
                     ->whereIn('role', [Role::Lead, Role::Instructor])->pluck('id'));
             }
+            if (isset($given['supervisors'])) {
+                $permit->supervisors()->sync(User::query()->whereIn('id', $given['supervisors'])
+                    ->whereIn('role', [Role::Lead, Role::Instructor])->pluck('id'));
+            }
             PermitDefined::dispatch($permit->id);
 
-            return $permit->load(['statements', 'machines', 'signers']);
+            return $permit->load(['statements', 'machines', 'signers', 'supervisors']);
         });
     }
 

@@ -12,6 +12,7 @@ use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Message;
 use MillStep\Core\Competency\Ledger\Entries;
+use MillStep\Core\Competency\Ledger\Entry;
 use MillStep\Core\Competency\Ledger\Folded;
 use MillStep\Core\Competency\Ledger\Ledger;
 use MillStep\Core\Competency\Ledger\Line;
@@ -22,9 +23,11 @@ use MillStep\Core\Competency\Record;
  * shop's key and names the line that it stands at; where it is missing, not ours, of another make or cannot say, the
  * ledger is read whole. What has grown long is folded again after the answer has gone out.
  *
+ * @phpstan-import-type Stored from Soundness
+ * @phpstan-import-type Found from Soundness
+ *
  * @phpstan-type Kept array{permit: int, seq: int, state: string, seal: string}
- * @phpstan-type Later array{seq: int, id: string, permit: int|null, type: string, data: array<string, mixed>, at: string}
- * @phpstan-type SinceFold array{learner: int, folds: list<Kept>|null, lines: list<Later>|null}
+ * @phpstan-type SinceFold array{learner: int, folds: list<Kept>|null, lines: list<Stored>|null, newest: int|null}
  */
 final class Folds
 {
@@ -37,34 +40,50 @@ final class Folds
     /** @var array<int, true> learners whose folds are to be kept at the end of this request */
     private array $waiting = [];
 
-    public function __construct(private readonly ShopKey $key, private readonly Application $app)
-    {
+    public function __construct(
+        private readonly ShopKey $key,
+        private readonly Application $app,
+        private readonly Soundness $soundness,
+    ) {
     }
 
     /**
      * @param  array<array-key, int>  $learners  ids
      * @param  Collection<array-key, Permit>  $permits
      * @param  list<SinceFold>  $read  what was read of them already
-     * @return array<int, array<int, Record>> by learner and permit
+     * @param  Found|null  $found  what the last walk through the ledger found, where that was read already
      */
-    public function records(array $learners, Collection $permits, \DateTimeImmutable $now, array $read = []): array
-    {
-        $records = $whole = [];
+    public function records(
+        array $learners,
+        Collection $permits,
+        \DateTimeImmutable $now,
+        array $read = [],
+        ?array $found = null,
+    ): LearnerRecords {
+        $found ??= $read === [] ? $this->soundness->kept() : null;
+        $records = $whole = $unsound = [];
         foreach ($this->sinceFold($learners, $read) as $each) {
             $learner = $each['learner'];
             $lines = $each['lines'] ?? [];
+            $sound = $this->soundness->isBeforeFault($found, $each['newest']);
+            foreach ($lines as $line) {
+                $sound = $this->soundness->isOurs($learner, $line) && $sound;
+            }
+            if (! $sound) {
+                $unsound[$learner] = true;
+            }
             $mine = $this->fromFolds($learner, array_column($each['folds'] ?? [], null, 'permit'), $lines, $permits, $now);
             if ($mine === null) {
                 $whole[] = $learner;
             } else {
                 $records[$learner] = $mine;
             }
-            if ($mine === null || count($lines) > self::LONG) {
+            if ($sound && ($mine === null || count($lines) > self::LONG)) {
                 $this->keepLater($learner);
             }
         }
 
-        return $records + $this->fromLedger($whole, $permits, $now);
+        return new LearnerRecords($records + $this->fromLedger($whole, $permits, $now, $unsound), $unsound);
     }
 
     /**
@@ -95,6 +114,10 @@ final class Folds
     public function keep(int $learner, \DateTimeImmutable $now): void
     {
         $entries = self::entries($learner);
+        // Never of lines that are not ours: a sealed fold would speak for them.
+        if ($entries->contains(fn (LedgerEntry $entry): bool => ! $this->soundness->isOurs($learner, $entry->stored()))) {
+            return;
+        }
         foreach ($entries->isEmpty() ? [] : Permit::query()->get()->modelKeys() as $permit) {
             $fold = self::make($entries, $permit, $now);
             // Whoever folded further meanwhile is not set back.
@@ -159,7 +182,7 @@ final class Folds
 
     /**
      * @param  array<int, Kept>  $kept  by permit
-     * @param  list<Later>  $lines
+     * @param  list<Stored>  $lines
      * @param  Collection<array-key, Permit>  $permits
      * @return array<int, Record>|null null when only the whole ledger can say
      */
@@ -177,7 +200,7 @@ final class Folds
                     $after[] = new Line(
                         $line['id'],
                         new \DateTimeImmutable($line['at']),
-                        Entries::read(Fields::of([...$line['data'], 'type' => $line['type']])),
+                        self::read($line['type'], $line['data']),
                     );
                 }
             }
@@ -190,6 +213,12 @@ final class Folds
         }
 
         return $records;
+    }
+
+    /** @throws CoreException when it is of a kind or version that is not known */
+    private static function read(string $type, string $data): Entry
+    {
+        return Entries::read(Fields::of([...Given::fields(json_decode($data, true, 64, JSON_THROW_ON_ERROR)), 'type' => $type]));
     }
 
     /** @param  Kept  $fold */
@@ -211,15 +240,21 @@ final class Folds
     /**
      * @param  list<int>  $learners
      * @param  Collection<array-key, Permit>  $permits
+     * @param  array<int, true>  $unsound  filled with those of whom a line is not ours
      * @return array<int, array<int, Record>>
      */
-    private function fromLedger(array $learners, Collection $permits, \DateTimeImmutable $now): array
+    private function fromLedger(array $learners, Collection $permits, \DateTimeImmutable $now, array &$unsound): array
     {
         $records = [];
         $entries = $learners === []
             ? new Collection
             : LedgerEntry::query()->whereIn('learner_id', $learners)->orderBy('seq')->get()->groupBy('learner_id');
         foreach ($learners as $learner) {
+            foreach ($entries[$learner] ?? [] as $entry) {
+                if (! $this->soundness->isOurs($learner, $entry->stored())) {
+                    $unsound[$learner] = true;
+                }
+            }
             foreach ($permits as $permit) {
                 $records[$learner][$permit->id] = self::ledger($entries[$learner] ?? new Collection, $permit->id)->asOf($now);
             }

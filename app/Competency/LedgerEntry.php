@@ -16,6 +16,8 @@ use MillStep\Core\Competency\Ledger\Line;
 /**
  * One line of the ledger. Written by RecordEntry, read by everybody else, changed by nobody.
  *
+ * @phpstan-import-type Stored from Soundness
+ *
  * @property int $seq
  * @property string $id
  * @property int $learner_id
@@ -47,6 +49,17 @@ final class LedgerEntry extends Model
     protected function casts(): array
     {
         return ['happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
+    }
+
+    /** @return Stored what its hash is over, and the hash */
+    public function stored(): array
+    {
+        return [
+            'seq' => $this->seq, 'id' => $this->id, 'permit' => $this->permit_id, 'type' => $this->type, 'data' => $this->data,
+            'by' => $this->recorded_by, 'at' => $this->happened_at->utc()->format(self::INSTANT),
+            'recorded_at' => $this->recorded_at->utc()->format(self::INSTANT),
+            'previous_hash' => $this->previous_hash, 'hash' => $this->hash, 'seal' => $this->seal,
+        ];
     }
 
     /** @return BelongsTo<User, $this> */

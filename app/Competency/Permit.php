@@ -30,6 +30,7 @@ use MillStep\Core\Competency\Scope;
  * @property Collection<int, Statement> $statements
  * @property Collection<int, Machine> $machines
  * @property Collection<int, User> $signers
+ * @property Collection<int, User> $supervisors
  */
 final class Permit extends Model
 {
@@ -147,6 +148,12 @@ final class Permit extends Model
     public function signers(): BelongsToMany
     {
         return $this->belongsToMany(User::class, 'competency_authorisations');
+    }
+
+    /** @return BelongsToMany<User, $this> who may supervise for it without signing */
+    public function supervisors(): BelongsToMany
+    {
+        return $this->belongsToMany(User::class, 'competency_supervisors');
     }
 
     /**

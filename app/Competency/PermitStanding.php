@@ -14,6 +14,7 @@ final readonly class PermitStanding
     /**
      * @param  list<string>  $prerequisitesMissing  codes of permits that this one builds on and that do not carry
      * @param  list<string>  $checksStale  codes of checks that a renewal wants passed once more
+     * @param  bool  $sound  every line that it was read from is ours
      */
     public function __construct(
         public Permit $permit,
@@ -21,7 +22,14 @@ final readonly class PermitStanding
         public LadderPlace $place,
         public array $prerequisitesMissing,
         public array $checksStale,
+        public bool $sound,
     ) {
+    }
+
+    /** Whether every safety check that the permit asks for was passed, the latest attempt of each. */
+    public function checksPassed(): bool
+    {
+        return array_diff($this->permit->requirement['checks'], array_keys($this->record->checks, true, true)) === [];
     }
 
     /** What is covered today: the signature within what the permit is for. Nothing where nobody has signed. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Competency;
 
 use App\People\User;
+use App\Support\DatabaseClock;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -44,12 +45,13 @@ final class RecordEntry
 
         return DB::transaction(function () use ($learner, $permit, $type, $text, $by, $happenedAt, $id): LedgerEntry {
             DB::select('SELECT pg_advisory_xact_lock(?)', [self::CHAIN_LOCK]);
+            // After the wait, by the clock that everybody shares.
+            $now = DatabaseClock::now();
             $known = $id === null ? null : LedgerEntry::query()->where('id', $id)->first();
             if ($known !== null) {
                 return $known->says($learner, $permit, $type, $by) && $known->data === $text ? $known : throw Refusal::idUsed();
             }
             $last = LedgerEntry::query()->latest('seq')->first();
-            $now = CarbonImmutable::now('UTC');
             $entry = new LedgerEntry([
                 'id' => $id ?? (string) Str::uuid7(),
                 'learner_id' => $learner->id,

@@ -18,6 +18,7 @@ use MillStep\Core\Competency\Standing;
  * than one of them.
  *
  * @phpstan-import-type SinceFold from Folds
+ * @phpstan-import-type Found from Soundness
  */
 final class Standings
 {
@@ -31,6 +32,7 @@ final class Standings
      * @param  CarbonImmutable|null  $asOf  an instant in the past: what had been recorded by then, and nothing after
      * @param  Rules|null  $rules  where they are known already
      * @param  list<SinceFold>  $read  what was read already of them
+     * @param  Found|null  $found  what was found in the ledger, where that was read already
      * @return array<int, array<string, PermitStanding>> by learner id and permit code
      */
     public function of(
@@ -39,16 +41,19 @@ final class Standings
         ?CarbonImmutable $asOf = null,
         ?Rules $rules = null,
         array $read = [],
+        ?array $found = null,
     ): array {
         $rules ??= Rules::inForce();
         $now = $asOf ?? CarbonImmutable::now();
         $ids = $learners->map(static fn (User $learner): int => $learner->id)->all();
-        $records = $asOf === null ? $this->folds->records($ids, $rules->permits, $now, $read) : self::past($ids, $rules, $asOf);
+        $records = $asOf === null
+            ? $this->folds->records($ids, $rules->permits, $now, $read, $found)
+            : new LearnerRecords(self::past($ids, $rules, $asOf));
         $standings = [];
         foreach ($learners as $learner) {
             $computed = [];
             foreach ($permits as $permit) {
-                $this->stand($permit, $rules, $records[$learner->id], $now, $computed);
+                $this->stand($permit, $rules, $records->of($learner->id), $records->isSound($learner->id), $now, $computed);
             }
             $standings[$learner->id] = array_intersect_key(array_filter($computed), $permits->keyBy('code')->all());
         }
@@ -66,8 +71,14 @@ final class Standings
      * @param  array<string, PermitStanding|null>  $computed  filled with this permit and those that it builds on; null while one
      *                                                        is being computed, so that permits in a circle do not carry each other
      */
-    private function stand(Permit $permit, Rules $rules, array $records, CarbonImmutable $now, array &$computed): ?PermitStanding
-    {
+    private function stand(
+        Permit $permit,
+        Rules $rules,
+        array $records,
+        bool $sound,
+        CarbonImmutable $now,
+        array &$computed,
+    ): ?PermitStanding {
         if (array_key_exists($permit->code, $computed)) {
             return $computed[$permit->code];
         }
@@ -75,7 +86,7 @@ final class Standings
         $prerequisites = [];
         foreach ($permit->requirement['prerequisites'] ?? [] as $code) {
             $below = $rules->permits->get($code);
-            $place = $below === null ? null : $this->stand($below, $rules, $records, $now, $computed)?->place;
+            $place = $below === null ? null : $this->stand($below, $rules, $records, $sound, $now, $computed)?->place;
             if ($place !== null) {
                 $prerequisites[$code] = new PrerequisiteStanding($place->stage, $place->held, $place->lapsed !== null);
             }
@@ -90,6 +101,7 @@ final class Standings
             $standing->of($record),
             $standing->prerequisitesMissing(),
             $requirement->staleChecks($record, $now),
+            $sound,
         );
     }
 

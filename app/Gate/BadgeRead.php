@@ -21,6 +21,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $session_id
  * @property int|null $user_id
  * @property int|null $holder_id
+ * @property int|null $badge_id
+ * @property int|null $supervisor_id
+ * @property list<string> $refused  why a companion or supervisor does not do
+ * @property list<array{id: int, name: string}> $supervisors  who could be chosen
  * @property 'decision'|'asks'|'in_use'|'finished'|'present' $event
  * @property 'alone'|'supervised'|'no'|null $decision
  * @property list<string> $reasons
@@ -28,9 +32,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property list<string> $asks
  * @property list<array<string, mixed>> $scopes
  * @property list<array<string, mixed>> $further  what each further permit covered
+ * @property array<string, mixed> $request
  * @property CarbonImmutable $read_at
  * @property User|null $user
  * @property User|null $holder
+ * @property User|null $supervisor
  * @property MachineSession|null $session
  */
 final class BadgeRead extends Model
@@ -39,7 +45,7 @@ final class BadgeRead extends Model
     use HasUuids;
 
     /** What an answer needs to be shown. */
-    public const SHOWN = ['user', 'holder', 'session'];
+    public const SHOWN = ['user', 'holder', 'session', 'supervisor'];
 
     public $timestamps = false;
 
@@ -59,6 +65,10 @@ final class BadgeRead extends Model
         'further' => '[]',
         'session_id' => null,
         'holder_id' => null,
+        'badge_id' => null,
+        'supervisor_id' => null,
+        'refused' => '[]',
+        'supervisors' => '[]',
     ];
 
     protected function casts(): array
@@ -69,6 +79,8 @@ final class BadgeRead extends Model
             'asks' => 'array',
             'scopes' => 'array',
             'further' => 'array',
+            'refused' => 'array',
+            'supervisors' => 'array',
             'request' => 'array',
             'guess' => 'boolean',
             'read_at' => 'immutable_datetime',
@@ -87,16 +99,30 @@ final class BadgeRead extends Model
         return $this->belongsTo(User::class, 'holder_id');
     }
 
+    /** @return BelongsTo<User, $this> */
+    public function supervisor(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'supervisor_id');
+    }
+
     /** @return BelongsTo<MachineSession, $this> */
     public function session(): BelongsTo
     {
         return $this->belongsTo(MachineSession::class);
     }
 
-    /** The interlock closes for an allowed decision, while the very turn that it began is open, and for nothing else. */
+    /**
+     * The interlock closes for an allowed decision, while the very turn that it began is open; and stays as it is while a turn that
+     * goes on anyway is asked for its companion. For nothing else.
+     */
     public function allows(): bool
     {
-        return $this->event === 'decision' && in_array($this->decision, ['alone', 'supervised'], true)
-            && $this->session !== null && $this->session->ended_at === null;
+        $allowed = match ($this->event) {
+            'decision' => in_array($this->decision, ['alone', 'supervised'], true),
+            'asks' => true,
+            default => false,
+        };
+
+        return $allowed && $this->session !== null && $this->session->ended_at === null;
     }
 }

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Gate;
 
 use App\Gate\Events\BadgeEnded;
+use App\Gate\Events\PresenceChanged;
 use App\People\BadgeDesk;
 use App\People\User;
 use App\Policy\Policy;
+use App\Support\DatabaseClock;
 use App\Support\PowerLock;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** One badge that works for each person; one that was lost never works again, for anybody. */
@@ -59,11 +62,18 @@ final class Badges implements BadgeDesk
         DB::transaction(function () use ($of, $because, $by): void {
             PowerLock::forRestriction();
             $this->endActive($of, $because);
-            // Nobody can say who stands at a machine that a lost badge has opened.
-            $open = MachineSession::query()->where('user_id', $of->id)->whereNull('ended_at')->get();
-            foreach ($because === 'lost' ? $open : [] as $turn) {
-                ($this->endTurn)($turn, Policy::inForce(), 'ended_by_instructor', by: $by);
+            if ($because !== 'lost') {
+                return;
             }
+            // Nobody can say who stands at a machine that a lost badge has opened, beside which it stood, or who came with it.
+            $open = MachineSession::query()->whereNull('ended_at')->where(static fn (Builder $whose): Builder => $whose
+                ->where('user_id', $of->id)->orWhere('companion_id', $of->id)->orWhere('supervisor_id', $of->id))->get();
+            $now = DatabaseClock::now();
+            foreach ($open as $turn) {
+                ($this->endTurn)($turn, Policy::inForce(), 'revoked', $now, ['badge_lost'], $by);
+            }
+            Presence::query()->where('user_id', $of->id)->update(['until' => $now]);
+            PresenceChanged::dispatch($of->id);
         });
     }
 

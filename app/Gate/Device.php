@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gate;
 
+use App\Gate\Events\TokenReused;
 use App\People\User;
 use App\Support\BootsByName;
 use App\Support\Given;
@@ -80,7 +81,7 @@ final class Device extends Model implements AuthenticatableContract
         $row = DB::selectOne('SELECT gate_device(?) AS found', [$id]);
         /**
          * @var array{device: array<string, mixed>, token: array{id: int, name: string, token: string,
-         *     expires_at: string|null}}|null $found
+         *     expires_at: string|null, first_used_at: string|null, replaced_at: string|null}}|null $found
          */
         $found = json_decode(Given::text($row->found ?? 'null'), true, 16, JSON_THROW_ON_ERROR);
         if ($found === null || ! hash_equals($found['token']['token'], hash('sha256', $secret))
@@ -89,6 +90,13 @@ final class Device extends Model implements AuthenticatableContract
         }
         $device = (new self)->newFromBuilder($found['device']);
         $token = (new Token)->newFromBuilder($found['token']);
+        if ($found['token']['replaced_at'] !== null) {
+            // It was given up for another, which was used: whoever still has it is somebody else.
+            TokenReused::dispatch($device->name, $device->machine->slug);
+
+            return null;
+        }
+        $found['token']['first_used_at'] === null && $token->takeOver();
 
         return $device->withAccessToken($token);
     }
@@ -100,7 +108,7 @@ final class Device extends Model implements AuthenticatableContract
         return $token instanceof Token && $token->expires_at !== null ? CarbonImmutable::instance($token->expires_at) : null;
     }
 
-    /** Notes that it is there. A token that was renewed replaces the older ones as soon as it is used. */
+    /** Notes that it is there. */
     public function seen(): void
     {
         $now = CarbonImmutable::now();
@@ -108,9 +116,5 @@ final class Device extends Model implements AuthenticatableContract
             return;
         }
         $this->update(['last_seen_at' => $now]);
-        $token = $this->currentAccessToken();
-        if ($token instanceof Token && $token->exists) {
-            $this->tokens()->where('id', '<', $token->id)->delete();
-        }
     }
 }

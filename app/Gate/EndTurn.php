@@ -28,11 +28,17 @@ final class EndTurn
      * Called with the machine's lock held, so that nobody ends the same turn twice.
      *
      * @param  'finished'|'handed_over'|'ended_by_instructor'|'idle'|'revoked'  $because
+     * @param  CarbonImmutable  $now  by the database's clock
      * @param  list<string>  $reasons  of the decision that ended it
      */
-    public function __invoke(MachineSession $session, ShopPolicy $policy, string $because, array $reasons = [], ?User $by = null): void
-    {
-        $now = CarbonImmutable::now();
+    public function __invoke(
+        MachineSession $session,
+        ShopPolicy $policy,
+        string $because,
+        CarbonImmutable $now,
+        array $reasons = [],
+        ?User $by = null,
+    ): void {
         $turn = $session->turn($policy);
         $session->update([
             'ended_at' => $because === 'idle' ? $turn->idleAt() : $now->max($session->started_at),

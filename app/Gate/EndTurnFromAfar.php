@@ -6,6 +6,7 @@ namespace App\Gate;
 
 use App\People\User;
 use App\Policy\Policy;
+use App\Support\DatabaseClock;
 use App\Support\PowerLock;
 use Illuminate\Support\Facades\DB;
 
@@ -21,7 +22,7 @@ final class EndTurnFromAfar
         DB::transaction(function () use ($session, $by): void {
             PowerLock::forDecision($session->machine_id);
             $open = MachineSession::query()->with(['user', 'machine.permits'])->whereKey($session->id)->whereNull('ended_at')->first();
-            $open !== null && ($this->end)($open, Policy::inForce(), 'ended_by_instructor', [], $by);
+            $open !== null && ($this->end)($open, Policy::inForce(), 'ended_by_instructor', DatabaseClock::now(), [], $by);
         });
     }
 }

@@ -46,6 +46,7 @@ final class GateState
                 'person' => $session->user->name,
                 'language' => $session->user->language,
                 'companion' => $session->companion?->name,
+                'supervisor' => $session->supervisor?->name,
                 'decision' => $session->decision,
                 'since' => $session->started_at->toIso8601ZuluString(),
                 'request' => (object) $session->request,

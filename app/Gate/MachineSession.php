@@ -26,10 +26,12 @@ use MillStep\Core\Policy\ShopPolicy;
  * @property CarbonImmutable|null $ended_at
  * @property array<string, mixed> $request
  * @property int|null $companion_id
+ * @property int|null $supervisor_id
  * @property CarbonImmutable|null $confirmed_at
  * @property string|null $ended_because
  * @property list<string> $end_reasons
  * @property User|null $companion
+ * @property User|null $supervisor
  * @property User $user
  * @property Machine $machine
  */
@@ -51,6 +53,7 @@ final class MachineSession extends Model
         'request' => '{}',
         'end_reasons' => '[]',
         'companion_id' => null,
+        'supervisor_id' => null,
         'confirmed_at' => null,
         'ended_because' => null,
     ];
@@ -82,6 +85,12 @@ final class MachineSession extends Model
     public function companion(): BelongsTo
     {
         return $this->belongsTo(User::class, 'companion_id');
+    }
+
+    /** @return BelongsTo<User, $this> who watches a supervised turn */
+    public function supervisor(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'supervisor_id');
     }
 
     /** As the core judges it. */

@@ -7,8 +7,10 @@ namespace App\Gate;
 use App\Competency\Folds;
 use App\Competency\Permit;
 use App\Competency\Rules;
+use App\Competency\Soundness;
 use App\Competency\Statement;
 use App\People\User;
+use App\Support\DatabaseClock;
 use App\Support\Given;
 use App\Support\PowerLock;
 use App\Workshop\Machine;
@@ -17,6 +19,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Border\Fields;
+use MillStep\Core\Gate\Supervisor;
 use MillStep\Core\Policy\ShopPolicy;
 
 /**
@@ -25,9 +28,14 @@ use MillStep\Core\Policy\ShopPolicy;
  * that it is planned once a connection and not once a read).
  *
  * @phpstan-import-type SinceFold from Folds
+ * @phpstan-import-type Found from Soundness
  *
  * @phpstan-type Row array<string, mixed>
+ * @phpstan-type Present array{id: int, name: string, supervises: list<int>|null, by_name: list<int>|null, watches: int}
+ * @phpstan-type Elsewhere array{runs: int, beside: int}
  * @phpstan-type Facts array{
+ *     now: string,
+ *     clock_back: bool,
  *     machine: Row|null,
  *     device: Row|null,
  *     statements: list<Row>|null,
@@ -42,10 +50,14 @@ use MillStep\Core\Policy\ShopPolicy;
  *     accepted: list<array{string, int}>|null,
  *     policy: array<string, mixed>|null,
  *     badge_of: int|null,
+ *     badge_id: int|null,
  *     companion_of: int|null,
- *     present: list<int>|null,
- *     elsewhere: array<int, int>|null,
+ *     supervisor_of: int|null,
+ *     asked_badge: bool,
+ *     present: list<Present>|null,
+ *     elsewhere: array<int, Elsewhere>|null,
  *     records: list<SinceFold>|null,
+ *     soundness: Found|null,
  * }
  */
 final readonly class Moment
@@ -55,12 +67,17 @@ final readonly class Moment
      * @param  MachineSession|null  $ended  the turn before
      * @param  BadgeRead|null  $known  what was answered to this very read before
      * @param  BadgeRead|null  $last  the last read at this machine
-     * @param  list<int>  $present  who teaches and is on the floor
-     * @param  array<int, int>  $elsewhere  open turns at other machines, by person
-     * @param  list<SinceFold>  $records  what was kept of whoever has the machine and whoever came, and their lines after that
+     * @param  bool  $clockBack  something was written after now, and nobody has said yet that the clock is right
+     * @param  int|null  $badgeId  the badge itself
+     * @param  bool  $askedBadge  the badge that was asked a question last is still that person's
+     * @param  list<Present>  $present  who teaches and is on the floor
+     * @param  array<int, Elsewhere>  $elsewhere  open turns at other machines, by person: their own, and those that they stand beside
+     * @param  list<SinceFold>  $records  what was kept of whoever has the machine, whoever came and who is beside them, and the lines since
+     * @param  Found|null  $found  what the last walk through the ledger found
      */
     private function __construct(
         public CarbonImmutable $now,
+        public bool $clockBack,
         public Machine $machine,
         public ?Device $device,
         public Rules $rules,
@@ -70,10 +87,14 @@ final readonly class Moment
         public ?BadgeRead $known,
         public ?BadgeRead $last,
         public ?User $badgeOf,
+        public ?int $badgeId,
         public ?User $companionOf,
+        public ?User $supervisorOf,
+        public bool $askedBadge,
         private array $present,
         private array $elsewhere,
         public array $records,
+        public ?array $found,
     ) {
     }
 
@@ -88,15 +109,15 @@ final readonly class Moment
         ?int $device = null,
         ?string $badge = null,
         ?string $companion = null,
+        ?string $supervisor = null,
         ?string $follows = null,
         ?string $read = null,
     ): self {
-        PowerLock::forDecision($machineId, $badge, $follows);
+        PowerLock::forDecision($machineId, $badge, $companion, $follows);
         // After the wait: who left meanwhile has left.
-        $now = CarbonImmutable::now();
         $row = DB::selectOne(
-            'SELECT gate_moment(?, ?, ?, ?, ?, ?) AS moment',
-            [$machineId, $now->format('Y-m-d H:i:s.uP'), $badge, $companion, $read, $device],
+            'SELECT gate_moment(?, ?, ?, ?, ?, ?, ?) AS moment',
+            [$machineId, DatabaseClock::pretended(), $badge, $companion, $supervisor, $read, $device],
         );
         /** @var Facts $facts */
         $facts = json_decode(Given::text($row?->moment), true, 64, JSON_THROW_ON_ERROR);
@@ -109,7 +130,8 @@ final readonly class Moment
         $sessions = (new Collection(self::models(MachineSession::class, $facts['sessions'])))->keyBy('id')->all();
 
         return new self(
-            $now,
+            CarbonImmutable::parse($facts['now']),
+            $facts['clock_back'],
             $machine,
             self::model(Device::class, $facts['device']),
             new Rules($permits, array_column($facts['accepted'] ?? [], 1, 0)),
@@ -119,10 +141,14 @@ final readonly class Moment
             self::answered($facts['known'], $people, $sessions),
             self::answered($facts['last'], $people, $sessions),
             $people[$facts['badge_of'] ?? 0] ?? null,
+            $facts['badge_id'],
             $people[$facts['companion_of'] ?? 0] ?? null,
+            $people[$facts['supervisor_of'] ?? 0] ?? null,
+            $facts['asked_badge'],
             $facts['present'] ?? [],
             $facts['elsewhere'] ?? [],
             $facts['records'] ?? [],
+            $facts['soundness'],
         );
     }
 
@@ -135,7 +161,8 @@ final readonly class Moment
         $session = self::model(MachineSession::class, $row);
 
         return $session === null ? null : $session->setRelation('machine', $machine)->setRelation('user', $people[$session->user_id])
-            ->setRelation('companion', $people[$session->companion_id ?? 0] ?? null);
+            ->setRelation('companion', $people[$session->companion_id ?? 0] ?? null)
+            ->setRelation('supervisor', $people[$session->supervisor_id ?? 0] ?? null);
     }
 
     /**
@@ -149,26 +176,45 @@ final readonly class Moment
 
         return $read?->setRelation('user', $people[$read->user_id ?? 0] ?? null)
             ->setRelation('holder', $people[$read->holder_id ?? 0] ?? null)
+            ->setRelation('supervisor', $people[$read->supervisor_id ?? 0] ?? null)
             ->setRelation('session', $sessions[$read->session_id ?? ''] ?? null);
     }
 
     /** The same moment, if the shop asked for something else: nothing of it is written, and nobody is locked for longer. */
     public function under(Rules $rules, Machine $machine): self
     {
-        return new self($this->now, $machine, $this->device, $rules, $this->policy, $this->open, $this->ended, $this->known, $this->last,
-            $this->badgeOf, $this->companionOf, $this->present, $this->elsewhere, $this->records);
+        return new self($this->now, $this->clockBack, $machine, $this->device, $rules, $this->policy, $this->open, $this->ended,
+            $this->known, $this->last, $this->badgeOf, $this->badgeId, $this->companionOf, $this->supervisorOf, $this->askedBadge,
+            $this->present, $this->elsewhere, $this->records, $this->found);
     }
 
-    /** Somebody who teaches, is on the floor and is not the learner. */
-    public function supervises(User $learner): bool
+    /** @return list<Supervisor> who teaches and is on the floor */
+    public function onTheFloor(): array
     {
-        return array_diff($this->present, [$learner->id]) !== [];
+        $needed = Permit::neededAt($this->machine)->modelKeys();
+
+        return array_map(static fn (array $each): Supervisor => new Supervisor(
+            $each['id'],
+            array_diff($needed, $each['supervises'] ?? [], $each['by_name'] ?? []) === [],
+            $each['watches'],
+        ), $this->present);
     }
 
-    /** How many other machines this person has now. */
-    public function turnsElsewhere(User $user): int
+    /**
+     * @param  list<Supervisor>  $supervisors
+     * @return list<array{id: int, name: string}> for the screen
+     */
+    public function named(array $supervisors): array
     {
-        return $this->elsewhere[$user->id] ?? 0;
+        $names = array_column($this->present, 'name', 'id');
+
+        return array_map(static fn (Supervisor $each): array => ['id' => $each->id, 'name' => $names[$each->id]], $supervisors);
+    }
+
+    /** @return Elsewhere at how many other machines this person has a turn, and stands beside one */
+    public function elsewhere(User $user): array
+    {
+        return $this->elsewhere[$user->id] ?? ['runs' => 0, 'beside' => 0];
     }
 
     /**

@@ -39,9 +39,14 @@ final class PairDevice
         });
     }
 
-    /** A new token for a device that is there; the one it has stays good until the new one is used. */
+    /**
+     * A new token for a device that is there; the one it has stays good until the new one is used. At most one waits to be used: who
+     * asks again gets another, and the one before is of no use.
+     */
     public static function token(Device $device): string
     {
+        $device->tokens()->whereNull('first_used_at')->delete();
+
         return $device->createToken(
             $device->name,
             ['gate'],

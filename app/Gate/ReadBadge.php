@@ -6,16 +6,18 @@ namespace App\Gate;
 
 use App\Gate\Events\BadgesGuessed;
 use App\Gate\Events\BadgeWasRead;
+use App\Gate\Events\ClockSetBack;
 use App\Gate\Events\PresenceChanged;
 use App\Gate\Events\SessionStarted;
 use App\People\User;
+use App\Support\PowerLock;
 use App\Support\Refusal;
-use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
+use MillStep\Core\Competency\Decision;
 use MillStep\Core\Gate\Intent;
 use MillStep\Core\Gate\Meaning;
 use MillStep\Core\Gate\Tap;
@@ -26,9 +28,10 @@ use MillStep\Core\Gate\Tap;
  * somebody who teaches. An instructor's badge says that they are on the floor.
  *
  * @phpstan-type Read array{id: string, intent: 'start'|'finish'|'hand_over', badge?: string|null, follows?: string|null,
- *     companion_badge?: string|null, request?: array<string, mixed>|null}
+ *     companion_badge?: string|null, supervisor?: int|null, supervisor_badge?: string|null, request?: array<string, mixed>|null}
  * @phpstan-type Answer array{event: string, session: MachineSession|null, holder: User|null, decision?: string, reasons?: list<string>,
- *     asks?: list<string>, missing?: list<string>, scopes?: list<array<string, mixed>>, further?: list<array<string, mixed>>}
+ *     asks?: list<string>, missing?: list<string>, scopes?: list<array<string, mixed>>, further?: list<array<string, mixed>>,
+ *     refused?: list<string>, supervisors?: list<array{id: int, name: string}>, supervisor_id?: int|null}
  */
 final class ReadBadge
 {
@@ -48,7 +51,7 @@ final class ReadBadge
     /**
      * @param  Read  $read
      *
-     * @throws Refusal `id_used`, `read_too_old`, `ask_over` or `slowed`
+     * @throws Refusal `id_used`, `read_too_old`, `ask_over`, `supervisor_full` or `slowed`
      */
     public function __invoke(Device $device, array $read): BadgeRead
     {
@@ -66,12 +69,23 @@ final class ReadBadge
         $fingerprint = self::fingerprint($device, $read);
         $badge = isset($read['badge']) ? Badge::hash($read['badge']) : null;
         $companion = ($read['companion_badge'] ?? '') === '' ? null : Badge::hash((string) $read['companion_badge']);
+        $supervisor = ($read['supervisor_badge'] ?? '') === '' ? null : Badge::hash((string) $read['supervisor_badge']);
         // One badge at a time at a machine; a read that is sent again gets the answer it had.
-        $moment = Moment::at($device->machine_id, $device->id, $badge, $companion, $read['follows'] ?? null, $read['id']);
+        $look = static fn (): Moment => Moment::at(
+            $device->machine_id,
+            $device->id,
+            $badge,
+            $companion,
+            $supervisor,
+            $read['follows'] ?? null,
+            $read['id'],
+        );
+        $moment = $look();
         if ($moment->device?->revoked_at !== null) {
             // Revoked while this was under way.
             throw new AuthenticationException;
         }
+        $moment->clockBack && ClockSetBack::dispatch();
         // Decided anew before anything is answered, an old answer too.
         $session = $this->review->now($moment);
         if ($moment->known !== null) {
@@ -79,12 +93,17 @@ final class ReadBadge
             return $this->again(
                 $session === null && $moment->open !== null ? $moment->known->load('session') : $moment->known,
                 $fingerprint,
+                $moment->now,
             );
         }
-        $user = isset($read['follows']) ? $this->asked($device, $moment->last, $read['follows']) : $moment->badgeOf;
+        $user = isset($read['follows']) ? $this->asked($device, $moment, $read['follows']) : $moment->badgeOf;
         // What this request knew of its device may be older than the guesses that were counted meanwhile.
-        $this->checkSpeed($moment->device ?? $device, $read['intent'], $session, $user);
-        $guess = $user === null || ($companion !== null && $moment->companionOf === null);
+        $this->checkSpeed($moment->device ?? $device, $read['intent'], $session, $user, $moment->now);
+        $guess = $user === null || ($companion !== null && $moment->companionOf === null)
+            || ($supervisor !== null && $moment->supervisorOf === null);
+        if ($moment->supervisorOf?->teaches() === true && $this->arrives($moment, $moment->supervisorOf)) {
+            $moment = $look();
+        }
         $answer = $this->answer($moment, $session, $user, $read);
         $made = BadgeRead::query()->create([
             'id' => $read['id'],
@@ -93,16 +112,18 @@ final class ReadBadge
             'machine_id' => $device->machine_id,
             'device_id' => $device->id,
             'user_id' => $user?->id,
-            'request' => $read['request'] ?? [],
+            'badge_id' => isset($read['follows']) ? $moment->last?->badge_id : $moment->badgeId,
+            'request' => $read['request'] ?? (isset($read['follows']) ? $moment->last->request ?? [] : []),
             'guess' => $guess,
-            'read_at' => CarbonImmutable::now(),
+            'read_at' => $moment->now,
             'session_id' => $answer['session']?->id,
             'holder_id' => $answer['holder']?->id,
             ...array_diff_key($answer, ['session' => 0, 'holder' => 0]),
         ]);
-        $made->setRelation('user', $user)->setRelation('holder', $answer['holder'])->setRelation('session', $answer['session']);
+        $made->setRelation('user', $user)->setRelation('holder', $answer['holder'])->setRelation('session', $answer['session'])
+            ->setRelation('supervisor', $answer['session']?->supervisor);
         if ($guess) {
-            $this->countGuess($device, $moment->machine);
+            $this->countGuess($device, $moment);
         }
         BadgeWasRead::dispatch($moment->machine->slug);
 
@@ -110,12 +131,12 @@ final class ReadBadge
     }
 
     /** Only the very same read, from the same device, and not for long. */
-    private function again(BadgeRead $known, string $fingerprint): BadgeRead
+    private function again(BadgeRead $known, string $fingerprint, CarbonImmutable $now): BadgeRead
     {
         if (! hash_equals($known->fingerprint, $fingerprint)) {
             throw Refusal::idUsed();
         }
-        if (CarbonImmutable::now()->greaterThan($known->read_at->addSeconds(self::RECENT_S))) {
+        if ($now->greaterThan($known->read_at->addSeconds(self::RECENT_S))) {
             throw Refusal::because('read_too_old');
         }
 
@@ -134,15 +155,21 @@ final class ReadBadge
             mb_strtoupper(trim($read['badge'] ?? '')),
             $read['follows'] ?? '',
             mb_strtoupper(trim($read['companion_badge'] ?? '')),
+            mb_strtoupper(trim($read['supervisor_badge'] ?? '')),
+            $read['supervisor'] ?? null,
             $request,
         ], JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE), Config::string('app.key'));
     }
 
-    /** Who was asked what they want to do: the last read at this machine, and that not long ago. */
-    private function asked(Device $device, ?BadgeRead $last, string $id): User
+    /**
+     * Who was asked what they want to do: the last read at this machine, and that not long ago, by a badge that is theirs now. A
+     * badge that was reported lost meanwhile asks nothing any more.
+     */
+    private function asked(Device $device, Moment $moment, string $id): User
     {
+        $last = $moment->last;
         if ($last === null || $last->id !== $id || $last->device_id !== $device->id || $last->asks === [] || $last->user === null
-            || CarbonImmutable::now()->greaterThan($last->read_at->addSeconds(self::ASKED_S))) {
+            || ! $moment->askedBadge || $moment->now->greaterThan($last->read_at->addSeconds(self::ASKED_S))) {
             throw Refusal::because('ask_over');
         }
 
@@ -169,7 +196,7 @@ final class ReadBadge
             Meaning::Present => $this->comeToTheFloor($moment, $session, $user),
             Meaning::InUse => ['event' => 'in_use', 'session' => null, 'holder' => $session?->user],
             Meaning::NothingToFinish => ['event' => 'finished', 'session' => null, 'holder' => null],
-            Meaning::Decide => $this->decide($moment, $session, $user, $read['request'] ?? null),
+            Meaning::Decide => $this->decide($moment, $session, $user, $read),
         };
     }
 
@@ -180,7 +207,7 @@ final class ReadBadge
     private function finish(Moment $moment, ?MachineSession $session, string $because, ?User $by): array
     {
         \assert($session !== null);
-        ($this->end)($session, $moment->policy, $because, [], $by);
+        ($this->end)($session, $moment->policy, $because, $moment->now, [], $by);
 
         return ['event' => 'finished', 'session' => $session, 'holder' => $session->user];
     }
@@ -189,104 +216,149 @@ final class ReadBadge
     private function comeToTheFloor(Moment $moment, ?MachineSession $session, ?User $instructor): array
     {
         \assert($instructor !== null);
+        $this->onTheFloor($moment, $instructor);
+
+        return ['event' => 'present', 'session' => null, 'holder' => $session?->user];
+    }
+
+    /** Whether somebody was not on the floor until their badge was held to this reader. */
+    private function arrives(Moment $moment, User $instructor): bool
+    {
+        foreach ($moment->onTheFloor() as $present) {
+            if ($present->id === $instructor->id) {
+                return false;
+            }
+        }
+        $this->onTheFloor($moment, $instructor);
+
+        return true;
+    }
+
+    private function onTheFloor(Moment $moment, User $instructor): void
+    {
         Presence::query()->updateOrCreate(
             ['user_id' => $instructor->id],
             ['until' => $moment->now->addMinutes($moment->policy->presenceMinutes)],
         );
         PresenceChanged::dispatch($instructor->id);
-
-        return ['event' => 'present', 'session' => null, 'holder' => $session?->user];
     }
 
     /**
      * @param  MachineSession|null  $session  this person's own open turn, or another's when nobody has the badge
-     * @param  array<string, mixed>|null  $request
+     * @param  Read  $read
      * @return Answer
      */
-    private function decide(Moment $moment, ?MachineSession $session, ?User $user, ?array $request): array
+    private function decide(Moment $moment, ?MachineSession $session, ?User $user, array $read): array
     {
         $own = $user === null ? null : $session;
+        // Whoever answers a question need not say again what they said before it.
+        $before = isset($read['follows']) ? $moment->last->request ?? [] : [];
+        $request = $read['request'] ?? ($before === [] ? null : $before);
         $companion = $moment->companionOf;
-        $decided = ($this->decide)($moment, $user, $request ?? $own->request ?? [], $companion ?? $own?->companion);
+        // A badge that is nobody's who teaches names nobody.
+        $named = ($read['supervisor_badge'] ?? '') === '' ? $read['supervisor'] ?? $own?->supervisor_id : $moment->supervisorOf->id ?? 0;
+        $decided = ($this->decide)($moment, $user, $request ?? $own->request ?? [], new Company(
+            $companion ?? $own?->companion,
+            ($read['companion_badge'] ?? '') !== '' && $companion === null,
+            $named,
+        ));
         $access = $decided->access;
+        $asks = $decided->asks();
         $given = null;
-        if ($user !== null && $access->givesPower()) {
-            $given = $own !== null
-                ? $this->goOn($own, $request, $companion, $access->decision->value)
-                : $this->begin($moment->machine, $user, $companion, $request ?? [], $access->decision->value);
+        if ($own !== null && $own->companion_id !== null && $companion === null && $decided->givesPower()) {
+            // Whoever stood beside them says anew that they still do. Until then the turn goes on as it was, and runs out as it would.
+            [$given, $asks] = [$own, ['companion']];
+        } elseif ($user !== null && $decided->givesPower()) {
+            $given = $this->give($moment, $own, $user, $companion, $request, $decided);
         } elseif ($own !== null) {
             // They now want what they may not do alone: the turn that was given for something else is over.
-            ($this->end)($own, $moment->policy, 'revoked', $access->reasons === [] ? ['request_unsaid'] : $access->reasons);
+            $reasons = [...$access->reasons, ...$decided->refused()];
+            ($this->end)($own, $moment->policy, 'revoked', $moment->now, $reasons === [] ? ['request_unsaid'] : $reasons);
         }
 
         return [
-            'event' => $access->asks === [] ? 'decision' : 'asks',
-            'decision' => $access->asks === [] ? $access->decision->value : 'no',
+            'event' => $asks === [] ? 'decision' : 'asks',
+            'decision' => $asks === [] ? $access->decision->value : 'no',
             'reasons' => $access->reasons,
-            'asks' => $access->asks,
+            'refused' => $decided->refused(),
+            'asks' => $asks,
+            'supervisors' => in_array('supervisor', $asks, true) ? $moment->named($decided->supervision->choices ?? []) : [],
             'missing' => $decided->missing(),
             'scopes' => $decided->scopes(),
             'further' => $decided->further(),
             'session' => $given,
+            'supervisor_id' => $given?->supervisor_id,
             'holder' => $own === null ? $session?->user : null,
         ];
     }
 
-    /** @param  array<string, mixed>  $request */
-    private function begin(Machine $machine, User $user, ?User $companion, array $request, string $decision): MachineSession
-    {
-        $now = CarbonImmutable::now();
-        $session = MachineSession::query()->create([
-            'machine_id' => $machine->id, 'user_id' => $user->id, 'companion_id' => $companion?->id, 'decision' => $decision,
-            'request' => $request, 'started_at' => $now, 'confirmed_at' => $now,
-        ]);
-        SessionStarted::dispatch($session->id, $machine->slug, $user->id);
-
-        return $session;
-    }
-
     /**
-     * The badge of whoever has the machine already: they are still there. What they were told now is what goes on, so
-     * that a job outside their signature runs under supervision from here, and stops when the supervisor leaves.
+     * A turn begins, or goes on: what its holder was told now is what goes on, so that a job outside their signature runs under
+     * supervision from here, and stops when the supervisor leaves.
      *
      * @param  array<string, mixed>|null  $request
+     *
+     * @throws Refusal `supervisor_full` where somebody else was quicker
      */
-    private function goOn(MachineSession $session, ?array $request, ?User $companion, string $decision): MachineSession
-    {
-        $session->update([
-            'decision' => $decision,
-            'confirmed_at' => CarbonImmutable::now(),
-            'request' => $request ?? $session->request,
-            'companion_id' => $companion->id ?? $session->companion_id,
-        ]);
+    private function give(
+        Moment $moment,
+        ?MachineSession $own,
+        User $user,
+        ?User $companion,
+        ?array $request,
+        Decided $decided,
+    ): MachineSession {
+        $supervisor = $decided->access->decision === Decision::Supervised ? $decided->supervision?->by : null;
+        if ($supervisor !== null) {
+            PowerLock::forSupervision();
+            $watches = MachineSession::query()->whereNull('ended_at')->where('supervisor_id', $supervisor->id)
+                ->where('machine_id', '<>', $moment->machine->id)->count();
+            $watches < $moment->policy->supervisedAtOnce || throw Refusal::because('supervisor_full');
+        }
+        $turn = $own ?? new MachineSession(['machine_id' => $moment->machine->id, 'user_id' => $user->id, 'started_at' => $moment->now]);
+        $turn->fill([
+            'decision' => $decided->access->decision->value,
+            'confirmed_at' => $moment->now,
+            'request' => $request ?? $own->request ?? [],
+            'companion_id' => $companion->id ?? $own?->companion_id,
+            'supervisor_id' => $supervisor?->id,
+        ])->save();
+        if ($own === null) {
+            SessionStarted::dispatch($turn->id, $moment->machine->slug, $user->id);
+        }
 
-        return $session;
+        return $turn;
     }
 
     /** A slowed device waits between badges; whoever has the machine can always finish. */
-    private function checkSpeed(Device $device, string $intent, ?MachineSession $session, ?User $user): void
-    {
+    private function checkSpeed(
+        Device $device,
+        string $intent,
+        ?MachineSession $session,
+        ?User $user,
+        CarbonImmutable $now,
+    ): void {
         $ends = $intent !== 'start' && $session !== null && $user !== null && ($session->user_id === $user->id || $user->teaches());
-        if (! $ends && $device->slowed_until !== null && $device->slowed_until->isFuture()) {
+        if (! $ends && $device->slowed_until?->greaterThan($now) === true) {
             throw Refusal::tooMany('slowed', [
-                'seconds' => (int) ceil(CarbonImmutable::now()->diffInSeconds($device->slowed_until)),
+                'seconds' => (int) ceil($now->diffInSeconds($device->slowed_until)),
             ]);
         }
     }
 
-    private function countGuess(Device $device, Machine $machine): void
+    private function countGuess(Device $device, Moment $moment): void
     {
         $guesses = BadgeRead::query()->where('device_id', $device->id)->where('guess', true)->where(
             'read_at',
             '>',
-            CarbonImmutable::now()->subMinutes(10),
+            $moment->now->subMinutes(10),
         )->count();
         if ($guesses < self::GUESSES) {
             return;
         }
-        $device->update(['slowed_until' => CarbonImmutable::now()->addSeconds(min(60, 2 ** ($guesses - self::GUESSES + 2)))]);
+        $device->update(['slowed_until' => $moment->now->addSeconds(min(60, 2 ** ($guesses - self::GUESSES + 2)))]);
         if ($guesses === self::GUESSES) {
-            BadgesGuessed::dispatch($device->name, $machine->slug, $guesses);
+            BadgesGuessed::dispatch($device->name, $moment->machine->slug, $guesses);
         }
     }
 }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Gate;
 
 use Illuminate\Support\Facades\DB;
+use MillStep\Core\Competency\Decision;
+use MillStep\Core\Gate\Supervision;
 
 /** Decides an open turn anew, as if its badge were read now, and ends it when as much is no longer allowed as was given. */
 final class ReviewTurn
@@ -29,13 +31,16 @@ final class ReviewTurn
             return null;
         }
         if ($session->turn($moment->policy)->isAbandoned($moment->now)) {
-            ($this->end)($session, $moment->policy, 'idle');
+            ($this->end)($session, $moment->policy, 'idle', $moment->now);
 
             return null;
         }
+        if ($session->decision === Decision::Supervised->value && $session->supervisor_id === null) {
+            $this->nameSupervisor($moment, $session);
+        }
         $reasons = $this->endsBecause($moment);
         if ($reasons !== null) {
-            ($this->end)($session, $moment->policy, 'revoked', $reasons);
+            ($this->end)($session, $moment->policy, 'revoked', $moment->now, $reasons);
 
             return null;
         }
@@ -50,12 +55,20 @@ final class ReviewTurn
         if ($session === null) {
             return null;
         }
-        $access = ($this->decide)($moment, $session->user, $session->request, $session->companion)->access;
-        if ($session->turn($moment->policy)->goesOn($access, $moment->now)) {
+        $decided = ($this->decide)($moment, $session->user, $session->request, Company::of($session));
+        if (! $decided->asksForSupervisor() && $session->turn($moment->policy)->goesOn($decided->access, $moment->now)) {
             return null;
         }
+        $reasons = [...$decided->access->reasons, ...$decided->refused()];
 
-        // A limit has come that this turn never said anything about.
-        return $access->reasons === [] ? ['request_unsaid'] : $access->reasons;
+        // Else a limit has come that this turn never said anything about.
+        return $reasons === [] ? ['request_unsaid'] : $reasons;
+    }
+
+    /** A supervised turn from before anybody was named: whoever is on the floor and may has it, else it ends as unsupervised. */
+    private function nameSupervisor(Moment $moment, MachineSession $session): void
+    {
+        $free = Supervision::of($moment->onTheFloor(), $session->user_id, $moment->policy->supervisedAtOnce)->choices[0] ?? null;
+        $free === null || $session->update(['supervisor_id' => $free->id]);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gate;
 
+use App\Gate\Events\ClockSetBack;
 use App\Gate\Listeners\ReviewOpenTurns;
 use Illuminate\Console\Command;
 
@@ -16,6 +17,7 @@ final class ReviewTurns extends Command
 
     public function handle(ReviewOpenTurns $review): int
     {
+        ConfirmClock::isWanted() && ClockSetBack::dispatch();
         $review->handle();
 
         return self::SUCCESS;

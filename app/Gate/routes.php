@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Gate\Http\ClockController;
 use App\Gate\Http\DeviceController;
 use App\Gate\Http\OwnTurnsController;
 use App\Gate\Http\PresenceController;
@@ -14,5 +15,7 @@ Route::middleware('auth')->group(function (): void {
     Route::delete('devices/{device}', [DeviceController::class, 'revoke'])->can('teach');
     Route::post('turns/{session}/end', [TurnController::class, 'end'])->can('teach');
     Route::get('turns', OwnTurnsController::class);
+    Route::get('clock', [ClockController::class, 'show'])->can('teach');
+    Route::post('clock/confirmation', [ClockController::class, 'confirm'])->can('teach');
     Route::put('presence', [PresenceController::class, 'update'])->can('teach');
 });

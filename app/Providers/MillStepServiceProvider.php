@@ -6,6 +6,7 @@ namespace App\Providers;
 
 use App\Competency\Events\EntryCorrected;
 use App\Competency\Events\LedgerBroken;
+use App\Competency\Events\LedgerDoubtful;
 use App\Competency\Events\PermitDefined;
 use App\Competency\Events\PermitHeld;
 use App\Competency\Events\PermitRevoked;
@@ -15,8 +16,11 @@ use App\Competency\Taught;
 use App\Content\WhatIsTaught;
 use App\Gate\Badges;
 use App\Gate\Device;
+use App\Gate\Events\BadgeEnded;
 use App\Gate\Events\BadgesGuessed;
+use App\Gate\Events\ClockSetBack;
 use App\Gate\Events\PresenceChanged;
+use App\Gate\Events\TokenReused;
 use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\MachinePolicy;
 use App\Gate\Token;
@@ -147,12 +151,16 @@ final class MillStepServiceProvider extends ServiceProvider
             PersonDeactivated::class,
             PersonChanged::class,
             PresenceChanged::class,
+            BadgeEnded::class,
             PolicyChanged::class,
             PermitDefined::class,
             LessonPublished::class,
         ], ReviewOpenTurns::class);
         Event::listen([LookAsked::class, PracticeLogged::class], WriteToWhoTeaches::class);
-        Event::listen([LedgerBroken::class, BadgesGuessed::class], AlertLead::class);
+        Event::listen(
+            [LedgerBroken::class, LedgerDoubtful::class, BadgesGuessed::class, ClockSetBack::class, TokenReused::class],
+            AlertLead::class,
+        );
         Event::listen('App\\*', Push::class);
         // The database writes down who changed what (records_audit); here it is told who.
         Event::listen(TransactionBeginning::class, static function (TransactionBeginning $beginning): void {

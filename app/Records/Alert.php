@@ -13,7 +13,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * Something that the shop lead and the auditor must see, until one of them says that they have.
  *
  * @property int $id
- * @property 'ledger_broken'|'badges_guessed' $kind
+ * @property string $kind  as RaisesAlert has them
  * @property array<string, mixed> $facts
  * @property CarbonImmutable $raised_at
  * @property CarbonImmutable|null $seen_at

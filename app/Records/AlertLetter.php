@@ -12,7 +12,7 @@ use Illuminate\Notifications\Notification;
 final class AlertLetter extends Notification
 {
     /**
-     * @param  'ledger_broken'|'badges_guessed'  $kind
+     * @param  string  $kind  as RaisesAlert has them
      * @param  array<string, mixed>  $facts
      */
     public function __construct(private readonly string $kind, private readonly array $facts)
@@ -31,11 +31,15 @@ final class AlertLetter extends Notification
         $letter = (new MailMessage)->subject($says->sayCode("letter.$this->kind.subject", $this->facts))
             ->line($says->sayCode("letter.$this->kind.what", $this->facts));
 
-        return $this->kind === 'ledger_broken'
-            ? $letter->error()
+        return match ($this->kind) {
+            'ledger_broken' => $letter->error()
                 ->line($says->term($this->facts['what'] ?? ''))
                 ->line($says->sayCode('letter.ledger_broken.trust'))
-                ->line($says->sayCode('letter.ledger_broken.keep'))
-            : $letter->line($says->sayCode('letter.badges_guessed.look'));
+                ->line($says->sayCode('letter.ledger_broken.keep')),
+            'ledger_doubtful' => $letter
+                ->line($says->term($this->facts['what'] ?? ''))
+                ->line($says->sayCode('letter.ledger_doubtful.look')),
+            default => $letter->line($says->sayCode("letter.$this->kind.look")),
+        };
     }
 }

@@ -23,7 +23,8 @@ final class AuditNames
 
     /** @var array<string, string> source => the column by which its rows are called */
     private const ROWS = [
-        'gate_badges' => 'user_id', 'competency_authorisations' => 'user_id', 'competency_statements' => 'permit_id',
+        'gate_badges' => 'user_id', 'competency_authorisations' => 'user_id', 'competency_supervisors' => 'user_id',
+        'competency_statements' => 'permit_id',
         'competency_machine_permit' => 'machine_id', 'people_memberships' => 'user_id',
     ];
 

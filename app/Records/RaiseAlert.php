@@ -16,7 +16,7 @@ use Illuminate\Support\Facades\Notification;
 final class RaiseAlert
 {
     /**
-     * @param  'ledger_broken'|'badges_guessed'  $kind
+     * @param  string  $kind  as RaisesAlert has them
      * @param  array<string, mixed>  $facts
      */
     public function __invoke(string $kind, array $facts): Alert

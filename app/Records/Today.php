@@ -8,6 +8,7 @@ use App\Assessment\SheetAttempt;
 use App\Competency\Permit;
 use App\Competency\PermitStanding;
 use App\Competency\Readiness;
+use App\Competency\Soundness;
 use App\Competency\Standings;
 use App\Gate\MachineSession;
 use App\Gate\Presence;
@@ -42,14 +43,17 @@ final class Today
                 ...$this->signatures($learners, $permits, $standings),
                 ...$this->openSheets($learners),
             ],
-            'at_machines' => MachineSession::query()->with(['user', 'machine'])->whereNull('ended_at')->get()
+            'at_machines' => MachineSession::query()->with(['user', 'machine', 'companion', 'supervisor'])->whereNull('ended_at')->get()
                 ->map(static fn (MachineSession $session): array => [
                     'id' => $session->id,
                     'machine' => $session->machine->name,
                     'person' => $session->user->name,
                     'decision' => $session->decision,
+                    'companion' => $session->companion?->name,
+                    'supervisor' => $session->supervisor?->name,
                     'since' => $session->started_at->toIso8601ZuluString(),
                 ])->all(),
+            'unsealed_lines' => $instructor->leads() ? Soundness::toTakeOver() : 0,
             'on_floor' => Presence::query()->with('user')->where('until', '>', CarbonImmutable::now())->get()
                 ->map(static fn (Presence $presence): array => [
                     'name' => $presence->user->name,

@@ -20,13 +20,23 @@ final class PowerLock
 
     private const PERSON = 7_301_158;
 
+    private const EYES = 7_301_159;
+
     /**
-     * One turn at a time at a machine, and for the person whose badge it is or who was asked by an earlier read. Whoever
+     * One turn at a time at a machine, and for the persons whose badges these are or who was asked by an earlier read. Whoever
      * decides looks at the clock only after this: it may have waited for a restriction, which is then in the past.
      */
-    public static function forDecision(int $machine, ?string $badge = null, ?string $follows = null): void
+    public static function forDecision(int $machine, ?string $badge = null, ?string $companion = null, ?string $follows = null): void
     {
-        DB::select('SELECT gate_lock(?, ?, ?, ?, ?, ?)', [self::SHOP, self::MACHINE, $machine, self::PERSON, $badge, $follows]);
+        DB::select('SELECT gate_lock(?, ?, ?, ?, ?, ?, ?)', [
+            self::SHOP, self::MACHINE, $machine, self::PERSON, $badge, $companion, $follows,
+        ]);
+    }
+
+    /** Last of all, for a supervised turn that begins: two of them at once do not both count the same eyes as free. */
+    public static function forSupervision(): void
+    {
+        DB::select('SELECT pg_advisory_xact_lock(?)', [self::EYES]);
     }
 
     public static function forRestriction(): void

@@ -14,6 +14,12 @@ return new class extends Migration
     public function up(): void
     {
         DB::unprepared(<<<'SQL'
+        -- A database that is migrated anew keeps its functions, also those of a later shape.
+        DO $$ DECLARE known regprocedure; BEGIN
+            FOR known IN SELECT oid::regprocedure FROM pg_proc WHERE proname IN ('gate_lock', 'gate_moment') LOOP
+                EXECUTE 'DROP FUNCTION ' || known;
+            END LOOP;
+        END $$;
         -- Whose token that is; whether it is still good is said by whoever asks.
         CREATE OR REPLACE FUNCTION gate_device(bigint) RETURNS json LANGUAGE plpgsql STABLE AS $$
         DECLARE answer json;

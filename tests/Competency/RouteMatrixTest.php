@@ -64,6 +64,7 @@ const WHO = [
         'POST competency/learners/{learner}/permits/{permit}/sign-off',
         'GET records/today',
         'POST gate/machines/{machine}/devices', 'PUT gate/presence', 'POST learning/holds/{hold}/open',
+        'GET gate/clock', 'POST gate/clock/confirmation',
         'POST learning/holds/{hold}/return',
         'POST practice/entries/{entry}/decision', 'POST planning/policy-preview',
         'GET workshop/checks/{kind}', 'PUT workshop/checks/{kind}/{key}',

@@ -80,6 +80,23 @@ it('runs out after the days that the policy gives, and is renewed before', funct
     $this->flushHeaders()->actingAs($this->by)->getJson('/api/gate/devices')->assertOk()->assertJsonPath('0.state', 'expired');
 });
 
+it('has at most one token that waits to be used, and tells the lead when one that was replaced is used again', function (): void {
+    $renew = fn (string $token): string => $this->withToken($token)->postJson('/api/gate/renewal')->assertCreated()->json('token');
+    $first = $renew($this->token);
+    app('auth')->forgetGuards();
+    $second = $renew($this->token);
+    app('auth')->forgetGuards();
+    // Asked for twice: the first of the two was never used, and is of no use any more.
+    $this->withToken($first)->getJson('/api/gate/screen')->assertUnauthorized();
+    expect(Alert::query()->count())->toBe(0);
+    screen($this, $second);
+    app('auth')->forgetGuards();
+    // At the very first use of the new one, not half a minute later.
+    $this->withToken($this->token)->getJson('/api/gate/screen')->assertUnauthorized();
+    expect(Alert::query()->sole()->kind)->toBe('token_reused');
+    screen($this, $second);
+});
+
 it('is listed with who paired it and when it was last seen', function (): void {
     screen($this);
     app('auth')->forgetGuards();

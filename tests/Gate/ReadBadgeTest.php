@@ -58,7 +58,7 @@ it('takes another person\'s badge for a companion, not one\'s own, nor one that 
 
 it('counts an instructor as supervising only while on the floor', function (): void {
     $this->actingAs($this->by)->putJson('/api/gate/presence', ['present' => true])->assertOk();
-    $supervised = fn (): bool => Moment::at($this->machine->id)->supervises($this->learner);
+    $supervised = fn (): bool => Moment::at($this->machine->id)->onTheFloor() !== [];
     expect($supervised())->toBeTrue();
     $this->travel(241)->minutes();
     expect($supervised())->toBeFalse();

@@ -125,7 +125,7 @@ it('ends a permit that runs out during the turn', function (): void {
     screen($this)->assertJson(['interlock' => 'off', 'ended' => ['reasons' => ['lapsed_expired', 'supervisor_absent']]]);
 });
 
-it('ends a supervised turn when the last instructor leaves the floor, not while another is there', function (): void {
+it('ends a supervised turn when whoever watches it leaves the floor, not when somebody else does', function (): void {
     $pupil = $this->person();
     give_badge($pupil, 'PUPIL');
     bring($pupil, 3, $this->by);
@@ -134,7 +134,9 @@ it('ends a supervised turn when the last instructor leaves the floor, not while 
         app('auth')->forgetGuards();
         $this->actingAs($instructor)->putJson('/api/gate/presence', ['present' => true])->assertOk();
     }
-    hold_badge($this, 'PUPIL')->assertJson(['decision' => 'supervised', 'interlock' => 'on']);
+    $asked = hold_badge($this, 'PUPIL')->assertJson(['decision' => 'no', 'asks' => ['supervisor'], 'interlock' => 'off']);
+    follow_up($this, $asked->json('id'), ['supervisor' => $other->id])
+        ->assertJson(['decision' => 'supervised', 'interlock' => 'on', 'supervisor' => $other->name]);
     $leave = function ($instructor): void {
         app('auth')->forgetGuards();
         $this->flushHeaders()->actingAs($instructor)->putJson('/api/gate/presence', ['present' => false])->assertOk();

@@ -24,7 +24,9 @@ final class PermitController
 {
     public function index(): AnonymousResourceCollection
     {
-        return PermitResource::collection(Permit::query()->with(['statements', 'machines', 'signers'])->orderBy('id')->get());
+        $permits = Permit::query()->with(['statements', 'machines', 'signers', 'supervisors'])->orderBy('id')->get();
+
+        return PermitResource::collection($permits);
     }
 
     /** What a permit may be about and for whom, for the editor. */
@@ -64,6 +66,6 @@ final class PermitController
 
     public function show(Request $request, Permit $permit): PermitResource
     {
-        return new PermitResource($permit->load(['statements', 'machines', 'signers']));
+        return new PermitResource($permit->load(['statements', 'machines', 'signers', 'supervisors']));
     }
 }

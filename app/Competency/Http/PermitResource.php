@@ -41,6 +41,7 @@ final class PermitResource extends JsonResource
             'machine_kinds' => $this->machine_kinds ?? [],
             'machines' => $this->machines->modelKeys(),
             'signers' => $this->signers->modelKeys(),
+            'supervisors' => $this->supervisors->modelKeys(),
             'statement' => Given::text($last?->getRawOriginal('body')),
             'statement_version' => $last->version ?? 0,
             'statement_since' => $last?->in_force_from->toIso8601ZuluString(),

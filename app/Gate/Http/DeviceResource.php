@@ -18,7 +18,7 @@ final class DeviceResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        $last = $this->tokens->max('expires_at');
+        $last = $this->tokens->whereNull('replaced_at')->max('expires_at');
         $expires = $last instanceof \DateTimeInterface ? CarbonImmutable::instance($last) : null;
 
         return [

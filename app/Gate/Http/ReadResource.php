@@ -34,6 +34,8 @@ final class ReadResource extends JsonResource
             'decision' => $this->decision,
             'reasons' => $this->reasons,
             'missing' => $this->missing,
+            'refused' => $this->refused,
+            'supervisor' => $this->supervisor?->name,
             'asks' => $this->asks,
             'choices' => $this->asks === [] ? null : [
                 'materials' => array_values(array_map(
@@ -41,6 +43,7 @@ final class ReadResource extends JsonResource
                     MaterialRow::everything(),
                 )),
                 'operations' => Scope::OPERATIONS,
+                'supervisors' => $this->supervisors,
             ],
             'scopes' => array_map(static fn (array $scope): object => (object) $scope, $this->scopes),
             'further' => array_map(static fn (array $scope): object => (object) $scope, $this->further),

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Records\Listeners;
 
-use App\Competency\Events\LedgerBroken;
-use App\Gate\Events\BadgesGuessed;
 use App\Records\RaiseAlert;
+use App\Support\RaisesAlert;
 
 final class AlertLead
 {
@@ -14,10 +13,8 @@ final class AlertLead
     {
     }
 
-    public function handle(LedgerBroken|BadgesGuessed $event): void
+    public function handle(RaisesAlert $event): void
     {
-        $event instanceof LedgerBroken
-            ? ($this->raise)('ledger_broken', ['what' => $event->what->toArray()])
-            : ($this->raise)('badges_guessed', ['device' => $event->device, 'machine' => $event->machine, 'unknown' => $event->unknown]);
+        ($this->raise)($event->kind(), $event->facts());
     }
 }

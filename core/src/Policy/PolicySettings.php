@@ -86,6 +86,8 @@ final class PolicySettings
             'turn_idle_minutes' => self::number('access', 'minutes', 120, 5, 1440, 'gate'),
             'device_days' => self::number('access', 'count', 90, 1, 3650, 'gate'),
             'companion_required' => self::flag('access', false),
+            'companion_school' => self::school('access', CompanionSchool::class, 'checked', 'gate'),
+            'supervised_at_once' => self::number('access', 'count', 4, 1, 30, 'gate'),
             'guardian_required' => self::flag('access', true),
             'presence_minutes' => self::number('access', 'minutes', 240, 1, 1440, 'gate'),
             'hours' => ['group' => 'access', 'kind' => 'hours', 'default' => [], 'changes' => 'gate'],

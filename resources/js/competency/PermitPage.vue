@@ -228,6 +228,17 @@ const named = (list: { code: string; title: string }[]) =>
             :options="data.signers.map(({ id, name }) => ({ value: id, label: name }))"
             :error="fault('signers')"
           />
+          <TickList
+            v-model="form.supervisors"
+            :label="t('permits.maySupervise')"
+            :hint="t('permits.maySuperviseHint')"
+            :options="
+              data.signers
+                .filter(({ id }) => !form.signers.includes(id))
+                .map(({ id, name }) => ({ value: id, label: name }))
+            "
+            :error="fault('supervisors')"
+          />
         </section>
         <section class="space-y-4 border-t border-hairline pt-4">
           <h2>{{ t('permits.statement') }}</h2>

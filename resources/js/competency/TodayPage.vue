@@ -5,6 +5,7 @@ import ErrorNote from '@/ui/ErrorNote.vue';
 import HoleGlyph from '@/ui/HoleGlyph.vue';
 import PageState from '@/ui/PageState.vue';
 import AlertList from '@/records/AlertList.vue';
+import ClockNote from '@/records/ClockNote.vue';
 import { useCommand } from '@/ui/useCommand';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
@@ -89,6 +90,11 @@ const cohorts = computed(() =>
     </div>
     <ErrorNote class="mt-3" :error="presence.error.value" @retry="presence.reset()" />
     <AlertList class="mt-3" />
+    <ClockNote class="mt-3" />
+    <p v-if="leads && data.unsealed_lines > 0" class="mt-3 border-l-4 border-supervised pl-3" data-testid="adopt">
+      <strong>{{ t('today.adopt', data.unsealed_lines) }}</strong> {{ t('today.adoptDo') }}
+      <code class="reading">bin/artisan competency:adopt …</code>
+    </p>
     <SetUpPanel v-if="leads && me?.demo === false" class="mt-4" />
 
     <div class="mt-5 grid grid-cols-[minmax(0,1fr)] items-start gap-6 lg:grid-cols-[minmax(340px,2fr)_5fr]">
@@ -116,6 +122,8 @@ const cohorts = computed(() =>
               <span class="flex-1">
                 <span class="font-semibold">{{ turn.machine }}</span>: {{ turn.person }},
                 {{ t(`gate.word.${turn.decision}`) }},
+                <template v-if="turn.supervisor">{{ t('today.watchedBy', { name: turn.supervisor }) }}, </template>
+                <template v-if="turn.companion">{{ t('today.with', { name: turn.companion }) }}, </template>
                 {{ t('today.since', { time: d(turn.since, { timeStyle: 'short' }) }) }}
               </span>
               <BigButton

@@ -37,6 +37,7 @@ describe('today', () => {
     ],
     waiting: [],
     at_machines: [],
+    unsealed_lines: 0,
     on_floor: [],
     on_floor_until: null,
     ...given,
@@ -101,6 +102,8 @@ describe('today', () => {
             machine: 'Bench drill',
             person: 'Wren Example',
             decision: 'supervised',
+            companion: null,
+            supervisor: 'Orla Example',
             since: '2031-05-02T10:00:00Z',
           },
         ],
@@ -108,6 +111,7 @@ describe('today', () => {
     );
     expect(mounted.text()).toContain('Bench drill');
     expect(mounted.text()).toContain('With supervision');
+    expect(mounted.text()).toContain('watched by Orla Example');
   });
 
   it('says that the shop cannot be reached, and tries again when asked', async () => {

@@ -26,6 +26,7 @@ export const emptyPermit = () => ({
   validity_days: '365',
   machines: [] as number[],
   signers: [] as number[],
+  supervisors: [] as number[],
   statement: '',
   grace_days: '14',
 });
@@ -59,6 +60,7 @@ export function formOf(permit: Permit): PermitForm {
     validity_days: typed(permit.validity_days),
     machines: permit.machines,
     signers: permit.signers,
+    supervisors: permit.supervisors,
     statement: permit.statement,
   };
 }
@@ -90,5 +92,6 @@ export function asGiven(form: PermitForm): Schemas['PermitGiven'] {
     grace_days: number(form.grace_days) ?? 0,
     machines: form.machines,
     signers: form.signers,
+    supervisors: form.supervisors.filter((id) => !form.signers.includes(id)),
   };
 }

@@ -82,7 +82,9 @@ const shown = computed<Shown>(() => {
       decision: running.value.decision as Shown['decision'],
       word: t(`gate.word.${running.value.decision}`),
       who: running.value.person,
-      why: requestWords(running.value.request) || t('gate.running'),
+      why:
+        [requestWords(running.value.request), supervisedBy(running.value.supervisor)].filter(Boolean).join(' · ') ||
+        t('gate.running'),
       next: t('gate.runningNext'),
     };
   if (screen && !screen.machine.in_service)
@@ -96,6 +98,7 @@ const shown = computed<Shown>(() => {
   return { decision: null, word: t('gate.waiting'), who: '', why: t('gate.waitingWhy'), next: '' };
 });
 
+const supervisedBy = (name: string | null) => (name === null ? '' : t('gate.supervisedBy', { name }));
 const allows = (read: Schemas['GateAnswer']) => read.decision === 'alone' || read.decision === 'supervised';
 
 function decided(read: Schemas['GateAnswer'], decision: 'alone' | 'supervised' | 'no'): Shown {
@@ -104,7 +107,9 @@ function decided(read: Schemas['GateAnswer'], decision: 'alone' | 'supervised' |
     decision,
     word: t(`gate.word.${decision}`),
     who: read.person ?? t('gate.nobody'),
-    why: first ? reasons(read.reasons) : t('gate.aloneWhy'),
+    why: first
+      ? [reasons([...read.reasons, ...read.refused]), supervisedBy(read.supervisor)].filter(Boolean).join(' · ')
+      : t('gate.aloneWhy'),
     next:
       decision === 'alone'
         ? [...read.scopes.map(scopeWords), t('gate.runningNext')].join(' · ')

@@ -12,6 +12,7 @@ import BadgeField from './BadgeField.vue';
 import BadgeTray from './BadgeTray.vue';
 import GateAnswer from './GateAnswer.vue';
 import PairPanel from './PairPanel.vue';
+import SupervisorPanel from './SupervisorPanel.vue';
 import { useGateReads } from './useGateReads';
 import { useGateState } from './useGateState';
 
@@ -61,6 +62,7 @@ const asked = computed(() =>
 /** A companion's code, until the question is answered. */
 const companion = ref('');
 const asksCompanion = computed(() => asked.value?.asks.includes('companion') ?? false);
+const asksSupervisor = computed(() => asked.value?.asks.includes('supervisor') ?? false);
 watch(asked, (question) => {
   if (question === null) companion.value = '';
 });
@@ -80,6 +82,10 @@ function badge(code: string) {
     reads.send({ intent: 'start', follows: question.id, companion_badge: code });
     return;
   }
+  if (question && asksSupervisor.value) {
+    reads.send({ intent: 'start', follows: question.id, supervisor_badge: code });
+    return;
+  }
   const intent = chosen.value ?? (state.value?.running ? 'finish' : 'start');
   chosen.value = null;
   reads.send({ intent, badge: code });
@@ -87,6 +93,10 @@ function badge(code: string) {
 function say(request: Schemas['GateRequest']) {
   if (asked.value)
     reads.send({ intent: 'start', follows: asked.value.id, companion_badge: companion.value || null, request });
+}
+
+function name(supervisor: number) {
+  if (asked.value) reads.send({ intent: 'start', follows: asked.value.id, supervisor });
 }
 
 /** Whoever holds a badge to it is spoken to in their language; whoever comes next, in the machine's. */
@@ -127,8 +137,16 @@ watch(
         <strong>{{ state?.machine.name ?? machine }}</strong>
         <span class="text-lg text-quiet">{{ state?.machine.permits.join(', ') }}</span>
       </header>
+      <SupervisorPanel
+        v-if="asked && asksSupervisor && !unreachable && waiting !== 'lost'"
+        class="flex-1"
+        :read="asked"
+        :busy="reads.busy.value"
+        @name="name"
+        @cancel="put = asked.id"
+      />
       <AskPanel
-        v-if="asked && !asksCompanion && !unreachable && waiting !== 'lost'"
+        v-else-if="asked && !asksCompanion && !unreachable && waiting !== 'lost'"
         :key="asked.id"
         class="flex-1"
         :read="asked"

@@ -203,6 +203,7 @@ describe("the machine's screen", () => {
           { key: 'acrylic', name: 'Acrylic' },
         ],
         operations: ['drill', 'ream'],
+        supervisors: [],
       },
     });
     serve('GET /api/gate/screen', live({ last_read: asked }));
@@ -229,6 +230,47 @@ describe("the machine's screen", () => {
     expect(page.find('[data-testid=ask]').text()).toContain('who is with you');
     await badge('Ada Example');
     expect(reads()).toMatchObject([{ intent: 'start', follows: 'r1', companion_badge: 'MS-2' }]);
+  });
+
+  it('asks who supervises where several may, and names whoever is chosen or badges', async () => {
+    const asked = gateRead({
+      event: 'asks',
+      asks: ['supervisor'],
+      choices: {
+        materials: [],
+        operations: [],
+        supervisors: [
+          { id: 7, name: 'Orla Example' },
+          { id: 8, name: 'Bram Example' },
+        ],
+      },
+    });
+    serve('GET /api/gate/screen', live({ last_read: asked }));
+    serve(READS, ({ body }: Call) => gateRead({ id: (body as { id: string }).id }));
+    await open();
+    expect(page.find('[data-testid=ask]').text()).toContain('Who supervises?');
+    await button('Bram Example')?.trigger('click');
+    await vi.advanceTimersByTimeAsync(50);
+    expect(reads()).toMatchObject([{ intent: 'start', follows: 'r1', supervisor: 8 }]);
+    await badge('Ada Example');
+    expect(reads()[1]).toMatchObject({ intent: 'start', follows: 'r1', supervisor_badge: 'MS-2' });
+  });
+
+  it('names who supervises, and says why a companion does not do', async () => {
+    serve(
+      'GET /api/gate/screen',
+      live({ ...on, running: running({ decision: 'supervised', supervisor: 'Orla Example' }) }),
+    );
+    await open();
+    expect(page.text()).toContain('Supervised by Orla Example');
+    serve(
+      'GET /api/gate/screen',
+      live({
+        last_read: gateRead({ reasons: ['companion_absent', 'supervisor_absent'], refused: ['companion_runs'] }),
+      }),
+    );
+    await vi.advanceTimersByTimeAsync(1_500);
+    expect(page.text()).toContain('The companion has a machine of their own.');
   });
 
   it('renews its token long before it runs out', async () => {

@@ -55,6 +55,8 @@ final class PermitRequest extends FormRequest
             'machines.*' => ['integer', 'between:1,9007199254740991', 'exists:workshop_machines,id'],
             'signers' => ['present', 'array', 'max:200'],
             'signers.*' => ['integer', 'between:1,9007199254740991', 'exists:people_users,id'],
+            'supervisors' => ['array', 'max:200'],
+            'supervisors.*' => ['integer', 'between:1,9007199254740991', 'exists:people_users,id'],
             'preview' => ['boolean'],
         ];
     }
@@ -64,7 +66,7 @@ final class PermitRequest extends FormRequest
      *
      * @param  'mm'|'in'  $units  of a length that names none
      * @return array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
-     *     statement: string, grace_days: int, further?: bool, machines: list<int>, signers: list<int>}
+     *     statement: string, grace_days: int, further?: bool, machines: list<int>, signers: list<int>, supervisors?: list<int>}
      */
     public function definition(string $code, string $units): array
     {
@@ -76,7 +78,7 @@ final class PermitRequest extends FormRequest
         $scope = $given['scope'];
 
         /** @var array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
-         *     statement: string, grace_days: int, further?: bool, machines: list<int>, signers: list<int>} */
+         *     statement: string, grace_days: int, further?: bool, machines: list<int>, signers: list<int>, supervisors?: list<int>} */
         return [
             ...array_diff_key($given, ['preview' => 0]),
             'code' => $code,

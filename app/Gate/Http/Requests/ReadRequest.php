@@ -24,6 +24,8 @@ final class ReadRequest extends FormRequest
             'badge' => ['required_without:follows', 'prohibits:follows', 'string', 'max:64'],
             'follows' => ['required_without:badge', 'uuid'],
             'companion_badge' => ['nullable', 'string', 'max:64'],
+            'supervisor' => ['nullable', 'integer', 'between:1,9007199254740991'],
+            'supervisor_badge' => ['nullable', 'string', 'max:64'],
             'request' => ['nullable', 'array:material,operation,diameter_mm,thickness_mm'],
             'request.material' => ['string', 'max:60', 'regex:/^[a-z0-9_-]+$/i'],
             'request.operation' => ['string', 'in:'.implode(',', Scope::OPERATIONS)],

@@ -28,6 +28,7 @@ final class Entries
         'machine_time' => Entry\MachineTime::class,
         'prior_learning' => Entry\PriorLearning::class,
         'corrected' => Entry\Corrected::class,
+        'adopted' => Entry\Adopted::class,
     ];
 
     /**
