@@ -54,7 +54,7 @@ final class Mutants
         'ReamAllowance' => ['shipped'],
         'CentreDrillRange' => ['nearest', 'gap'],
         'CentreDrill' => ['of'],
-        'Scope' => ['exceededBy', 'narrowedTo', 'toArray'], 'ParallelStack' => ['nearest'], 'Size' => ['refusal', 'length'],
+        'Scope' => ['exceededBy', 'narrowedTo', 'toArray', 'within', 'lostIn', 'both', 'gone', 'tighter'], 'ParallelStack' => ['nearest'], 'Size' => ['refusal', 'length'],
     ];
 
     /** @return list<string> the operations that have worked examples, and what they compute with */
@@ -212,7 +212,7 @@ final class Examples
         try {
             return json_decode((string) json_encode(\MillStep\Core\Operations::compute($operation, $input)), true);
         } catch (\MillStep\Core\Border\CoreException $fault) {
-            return ['error' => $fault->toArray()];
+            return json_decode((string) json_encode(['error' => $fault->toArray()]), true);
         } catch (\Throwable) {
             return null;
         }
