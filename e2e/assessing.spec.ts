@@ -38,7 +38,8 @@ test('a whole foot plate on a tablet, the network cut twice: everything is there
       await expect(hand(tablet)).toContainText(`${index + 1} of ${criteria.length}`);
     }
     await expect(tablet.locator(`#criterion-${criterion.id}`)).toHaveAttribute('aria-current', 'step');
-    await tablet.waitForTimeout(420);
+    // The next tap is meant for this point.
+    await expect(hand(tablet)).toHaveAttribute('aria-busy', 'false');
     await key(tablet, 'met').click();
     touches++;
     const shown = tablet.locator(`#criterion-${criterion.id}`);
@@ -248,6 +249,6 @@ test('on a phone the keys stay where the finger is, while the list below goes on
     before ??= await place();
     expect(await place()).toEqual(before);
     // The next tap is meant for the next point.
-    await phone.waitForTimeout(450);
+    await expect(hand(phone)).toHaveAttribute('aria-busy', 'false');
   }
 });

@@ -35,7 +35,7 @@ test('a mark made when the session is gone is kept, said not to be saved, and se
   await say(page, 'eyes', 'met');
   await expect(page.getByText('all saved')).toBeVisible();
   // What the mark itself set going is over; the next thing that happens is the session's end.
-  await page.waitForTimeout(1_000);
+  await page.waitForLoadState('networkidle');
   await page.context().clearCookies();
   await say(page, 'key', 'met');
   await expect(page.getByRole('heading', { name: 'You were signed out' })).toBeVisible();

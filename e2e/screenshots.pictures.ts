@@ -139,7 +139,7 @@ test('@picture', async ({ browser }) => {
     .getByRole('button', { name: /Drill the pilot|Pilot/ })
     .first()
     .click();
-  await lead.waitForTimeout(800);
+  await expect(lead.getByText('One moment')).toHaveCount(0);
   await lead.evaluate(() => window.scrollTo(0, 0));
   await lead.screenshot({ path: `${FOLDER}/writing.png` });
 

@@ -49,8 +49,9 @@ test('no English sentence stands on a screen in Spanish', async ({ browser }) =>
     for (const path of paths) {
       await page.goto(path);
       await expect(page.locator('main').first()).not.toBeEmpty();
-      // Live pages never fall silent: what a page asks for first is there by then.
-      await page.waitForTimeout(700);
+      // Live pages never fall silent: what a page asks for first is there when it says no more that it waits.
+      await expect(page.locator('main h1, main [data-testid]').first()).toBeVisible();
+      await expect(page.getByText('Un momento')).toHaveCount(0);
       const text = await page.locator('body').innerText();
       found.push(
         ...pieces.filter((piece) => text.includes(piece) && !names.includes(piece)).map((piece) => `${path}: ${piece}`),

@@ -27,15 +27,17 @@ const SHEET = /^\/api\/assessment\/attempts\/[\w-]+$/;
 const HELD = [SHEET, /^\/api\/assessment\/attempts$/, /^\/api\/workshop\/gauges$/];
 const HELD_FOR_MS = 24 * 3_600_000;
 const HELD_AT = 'X-Mill-Step-Held-At';
+/** When somebody signed out here last. */
+const FORGOTTEN = '/forgotten';
 /** The server is behind a door that answers for it while it is away. */
 const AWAY = [502, 503, 504];
 
 self.addEventListener('install', (event) => event.waitUntil(install()));
 self.addEventListener('activate', (event) => event.waitUntil(activate()));
 self.addEventListener('message', (event) => {
-  if (event.data === 'forget') event.waitUntil(inOrder(() => caches.delete(DATA)));
+  if (event.data === 'forget') event.waitUntil(inOrder(forget));
   if (event.data === 'leave') event.waitUntil(leave());
-  if (event.data?.hold) event.waitUntil(inOrder(() => hold(event.data.hold)));
+  if (event.data?.hold) event.waitUntil(inOrder(() => hold(event.data.hold, event.data.known)));
   if (event.data?.letGo) event.waitUntil(inOrder(() => letGo(event.data.letGo)));
 });
 self.addEventListener('fetch', (event) => {
@@ -152,8 +154,23 @@ async function isLearner(response) {
 let last = Promise.resolve();
 const inOrder = (act) => (last = last.then(act, act));
 
-/** What the page of an open sheet needs after a reload, as JSON by path; the newest takes the place of the one before. */
-async function hold(paths) {
+/** Somebody signed out, in whichever tab. A page that does not know it yet, and hands over what it still has, comes too late. */
+async function forget() {
+  await caches.delete(DATA);
+  await (await caches.open(SHELL)).put(FORGOTTEN, new Response(String(Date.now())));
+}
+
+async function forgottenAt() {
+  const there = await caches.match(FORGOTTEN, { cacheName: SHELL });
+  return there ? Number(await there.text()) : 0;
+}
+
+/**
+ * What the page of an open sheet needs after a reload, as JSON by path; the newest takes the place of the one before. `known` is when
+ * the server said last whose page it is.
+ */
+async function hold(paths, known) {
+  if (!(known > (await forgottenAt()))) return;
   const person = JSON.parse(paths[ME] ?? 'null')?.person;
   if (!person || person.role === 'learner') return;
   // A page that was left open by somebody else speaks of what it knew: whoever is known here now is not put aside for it.

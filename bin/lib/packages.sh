@@ -8,6 +8,22 @@ stamp_of() { cat "$@" | sha256sum | cut -d' ' -f1; }
 fresh() { [ "$(cat "$STAMPS/$1" 2>/dev/null)" = "$2" ]; }
 stamp() { mkdir -p "$STAMPS"; echo "$2" > "$STAMPS/$1"; }
 
+# wait_for_apt: while somebody else installs, says who, and waits.
+wait_for_apt() {
+  local lock holder said=""
+  command -v fuser >/dev/null || return 0
+  for _ in $(seq 600); do
+    holder=""
+    for lock in /var/lib/dpkg/lock-frontend /var/lib/dpkg/lock /var/lib/apt/lists/lock; do
+      holder=${holder:-$(as_root fuser "$lock" 2>/dev/null | awk '{print $1}')}
+    done
+    [ -z "$holder" ] && return 0
+    [ "$holder" = "$said" ] || say "Waiting: $(ps -o comm= -p "$holder" 2>/dev/null || echo another program) (process $holder) is installing packages."
+    said=$holder; sleep 1
+  done
+  die "another program (process $holder) has held Debian's package lock for ten minutes. End it, or wait until it is done, and start again."
+}
+
 install_system() { # install_system [MORE PACKAGES…]
   local missing="" package
   for package in $APT_PACKAGES "$@"; do
@@ -20,12 +36,13 @@ install_system() { # install_system [MORE PACKAGES…]
   done
   [ -z "$missing" ] && return
   say "Installing Debian packages:$missing"
-  as_root apt-get update -qq || die "the Debian package lists could not be fetched. Is there a network?"
+  wait_for_apt
+  as_root apt-get -o DPkg::Lock::Timeout=600 update -qq || die "the Debian package lists could not be fetched. Is there a network?"
   # Debian would make a cluster of its own; the product brings its own.
   as_root mkdir -p /etc/postgresql-common/createcluster.d
   echo 'create_main_cluster = false' | as_root tee /etc/postgresql-common/createcluster.d/mill-step.conf >/dev/null
   # shellcheck disable=SC2086
-  as_root env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends $missing >"$LOGS/apt.log" 2>&1 \
+  as_root env DEBIAN_FRONTEND=noninteractive apt-get -o DPkg::Lock::Timeout=600 install -y -qq --no-install-recommends $missing >"$LOGS/apt.log" 2>&1 \
     || { tail -5 "$LOGS/apt.log" >&2; die "a Debian package could not be installed; see $LOGS/apt.log."; }
 }
 

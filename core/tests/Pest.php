@@ -45,3 +45,17 @@ function told(mixed $said): string
 
     return implode(' ', [$said['code'], ...$terms]);
 }
+
+/** So many of what is drawn at random as a run has time for: all of it by bin/test --long, a fifth else. */
+function drawn(int $whole): int
+{
+    return getenv('MILLSTEP_LONG') === 'yes' ? $whole : intdiv($whole, 5);
+}
+
+/** Random by the day: what one day does not draw another does. A failure names the day, and MILLSTEP_DAY draws it again. */
+function of_the_day(int $seed): Random\Randomizer
+{
+    $day = (int) (getenv('MILLSTEP_DAY') ?: date('z'));
+
+    return new Random\Randomizer(new Random\Engine\Mt19937(getenv('MILLSTEP_LONG') === 'yes' ? $seed : $seed + $day));
+}

@@ -4,9 +4,11 @@
 set -uo pipefail
 cd "$(dirname "$0")/../.."
 . bin/lib/common.sh
+. bin/lib/throwaway.sh
 MILLSTEP_RUN=$(mktemp -d "${TMPDIR:-/tmp}/mill-step-start.XXXXXX"); chmod 755 "$MILLSTEP_RUN"
 MILLSTEP_PORT=$(free_port 8500); MILLSTEP_PG_PORT=$(free_port 56500)
 export MILLSTEP_RUN MILLSTEP_PORT MILLSTEP_PG_PORT
+throwaway_seed
 RUN=$MILLSTEP_RUN; URL=http://127.0.0.1:$MILLSTEP_PORT
 passed=0; failed=0; starter=""; stranger=""
 ok() { echo "  ✓ $1"; passed=$((passed + 1)); }

@@ -50,8 +50,8 @@ function history(Random\Randomizer $random): array
 }
 
 it('never lets a clock undo a hold: held by the sequence is held at any time of reading', function (): void {
-    $random = new Random\Randomizer(new Random\Engine\Mt19937(20311));
-    for ($n = 0; $n < HISTORIES; $n++) {
+    $random = of_the_day(20311);
+    for ($n = 0; $n < drawn(HISTORIES); $n++) {
         [$lines, $held] = history($random);
         if ($held) {
             // Read by a clock up to a day out too, just after the last line was written.
@@ -62,8 +62,8 @@ it('never lets a clock undo a hold: held by the sequence is held at any time of 
 });
 
 it('gives nothing by a date in the future, and takes at once', function (): void {
-    $random = new Random\Randomizer(new Random\Engine\Mt19937(77));
-    for ($n = 0; $n < HISTORIES; $n++) {
+    $random = of_the_day(77);
+    for ($n = 0; $n < drawn(HISTORIES); $n++) {
         [$lines] = history($random);
         $now = gmdate('Y-m-d\TH:i:s\Z', end($lines)['true']);
         $all = record($lines, $now);
@@ -83,8 +83,8 @@ it('gives nothing by a date in the future, and takes at once', function (): void
 });
 
 it('reads the same lines to the same record however often, and a repeat in another place is another line', function (): void {
-    $random = new Random\Randomizer(new Random\Engine\Mt19937(5));
-    for ($n = 0; $n < 2_000; $n++) {
+    $random = of_the_day(5);
+    for ($n = 0; $n < drawn(2_000); $n++) {
         [$lines] = history($random);
         expect(record($lines))->toEqual(record($lines))
             ->and(record([...$lines, ['type' => 'incident_hold', 'at' => '2033-01-01T00:00:00Z']])->held())->toBeTrue();
@@ -92,8 +92,8 @@ it('reads the same lines to the same record however often, and a repeat in anoth
 });
 
 it('undoes with a correction exactly the line that it names', function (): void {
-    $random = new Random\Randomizer(new Random\Engine\Mt19937(9));
-    for ($n = 0; $n < HISTORIES; $n++) {
+    $random = of_the_day(9);
+    for ($n = 0; $n < drawn(HISTORIES); $n++) {
         [$lines] = history($random);
         $named = $random->getInt(0, count($lines) - 1);
         $without = $lines;
@@ -182,9 +182,9 @@ it('refuses a payload of a version that it does not know, and a type that there 
 });
 
 it('says from a fold that was kept and the lines after it what the whole ledger says, or says nothing', function (): void {
-    $random = new Random\Randomizer(new Random\Engine\Mt19937(404));
+    $random = of_the_day(404);
     $said = $silent = 0;
-    for ($n = 0; $n < HISTORIES / 4; $n++) {
+    for ($n = 0; $n < drawn(HISTORIES) / 4; $n++) {
         [$lines] = history($random);
         // Some lines are corrected, and some corrections are.
         for ($i = 1; $i < count($lines); $i++) {

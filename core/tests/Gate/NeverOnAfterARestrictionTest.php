@@ -125,9 +125,9 @@ final class MadeUpGate
 }
 
 it('says on to nobody held, gone, outside hours or at a machine out of service, whatever order, repeat, skew or cut', function (): void {
-    $random = new Random\Randomizer(new Random\Engine\Mt19937(20_311_125));
+    $random = of_the_day(20_311_125);
     $on = $restrictions = 0;
-    for ($history = 0; $history < 10_000; $history++) {
+    for ($history = 0; $history < drawn(10_000); $history++) {
         $gate = new MadeUpGate(1_935_000_000);
         $held = ['ada' => false, 'ben' => false];
         $ids = [];

@@ -16,13 +16,16 @@ async function tell(what: unknown): Promise<void> {
   if (possible()) (await navigator.serviceWorker.getRegistration())?.active?.postMessage(what);
 }
 
-/** What a page needs after a reload without a network, by path. The newest takes the place of what was handed over before. */
-export async function hold(paths: Record<string, unknown>): Promise<void> {
+/**
+ * What a page needs after a reload without a network, by path. The newest takes the place of what was handed over before.
+ * `known` is when the server said last whose page it is: what was known before somebody signed out is held no more.
+ */
+export async function hold(paths: Record<string, unknown>, known: number): Promise<void> {
   if (!possible()) return;
   // What is reactive cannot be handed to another thread; what is written down can.
   const written = Object.fromEntries(Object.entries(paths).map(([path, body]) => [path, JSON.stringify(body)]));
   await navigator.serviceWorker.ready;
-  await tell({ hold: written });
+  await tell({ hold: written, known });
 }
 
 /** What was handed over is not needed any more. */

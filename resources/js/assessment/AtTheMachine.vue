@@ -2,7 +2,7 @@
 import type { Schemas } from '@/api/client';
 import PlanLinks from '@/planning/saved/PlanLinks.vue';
 import AskDialog from '@/ui/AskDialog.vue';
-import { useSessionStorage } from '@vueuse/core';
+import { useSessionStorage, useTimeoutFn } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import CriterionList from './CriterionList.vue';
@@ -64,17 +64,21 @@ function move(by: 1 | -1) {
 }
 /** A second tap of the same finger belongs to the criterion that it was meant for, not to the next one. */
 const ONE_TAP_MS = 400;
-let wentOn = -Infinity;
+const {
+  isPending: settling,
+  start: settle,
+  stop: settled,
+} = useTimeoutFn(() => undefined, ONE_TAP_MS, { immediate: false });
 function tap(result: Result) {
-  if (performance.now() - wentOn > ONE_TAP_MS) mark(result);
+  if (!settling.value) mark(result);
 }
 function go(id: string) {
-  wentOn = -Infinity;
+  settled();
   kept.value = id;
 }
 /** On to the next that is open, in working order. */
 function goOn(from: Criterion) {
-  wentOn = performance.now();
+  settle();
   const here = criteria.value.findIndex(({ id }) => id === from.id);
   const next = [...criteria.value.slice(here + 1), ...criteria.value.slice(0, here)].find(isOpen);
   kept.value = next?.id ?? from.id;
@@ -188,7 +192,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
       @go="go"
     />
     <div v-if="at" class="max-md:order-1">
-      <div class="sheet space-y-3 p-4 md:sticky md:top-24" data-testid="hand">
+      <div class="sheet space-y-3 p-4 md:sticky md:top-24" data-testid="hand" :aria-busy="settling">
         <p class="text-sm text-quiet">
           {{ t('sheet.place', { at: index + 1, of: criteria.length }) }} · {{ t(`sheet.group.${at.group}`) }}
           <strong v-if="at.critical" class="text-no">◆ {{ t(criticalWords(at)) }}</strong>

@@ -36,8 +36,9 @@ export function useHeldSheet(attempt: () => Schemas['AssessmentAttempt'] | undef
     if (!marks || over) {
       letGo([path]);
     } else if (wanted.value && me.idle_minutes === null) {
+      const known = client.getQueryState(meQuery.queryKey)?.dataUpdatedAt ?? 0;
       await (asked ??= keepOpened());
-      await hold({ ...Object.fromEntries(beside.filter(([, body]) => body !== undefined)), [path]: now });
+      await hold({ ...Object.fromEntries(beside.filter(([, body]) => body !== undefined)), [path]: now }, known);
     }
   }
 
