@@ -47,7 +47,7 @@ function told(mixed $said): string
 }
 
 /** So many of what is drawn at random as a run has time for: all of it by bin/test --long, a fifth else. */
-function drawn(int $whole): int
+function histories(int $whole): int
 {
     return getenv('MILLSTEP_LONG') === 'yes' ? $whole : intdiv($whole, 5);
 }

@@ -51,7 +51,7 @@ function history(Random\Randomizer $random): array
 
 it('never lets a clock undo a hold: held by the sequence is held at any time of reading', function (): void {
     $random = of_the_day(20311);
-    for ($n = 0; $n < drawn(HISTORIES); $n++) {
+    for ($n = 0; $n < histories(HISTORIES); $n++) {
         [$lines, $held] = history($random);
         if ($held) {
             // Read by a clock up to a day out too, just after the last line was written.
@@ -63,7 +63,7 @@ it('never lets a clock undo a hold: held by the sequence is held at any time of 
 
 it('gives nothing by a date in the future, and takes at once', function (): void {
     $random = of_the_day(77);
-    for ($n = 0; $n < drawn(HISTORIES); $n++) {
+    for ($n = 0; $n < histories(HISTORIES); $n++) {
         [$lines] = history($random);
         $now = gmdate('Y-m-d\TH:i:s\Z', end($lines)['true']);
         $all = record($lines, $now);
@@ -84,7 +84,7 @@ it('gives nothing by a date in the future, and takes at once', function (): void
 
 it('reads the same lines to the same record however often, and a repeat in another place is another line', function (): void {
     $random = of_the_day(5);
-    for ($n = 0; $n < drawn(2_000); $n++) {
+    for ($n = 0; $n < histories(2_000); $n++) {
         [$lines] = history($random);
         expect(record($lines))->toEqual(record($lines))
             ->and(record([...$lines, ['type' => 'incident_hold', 'at' => '2033-01-01T00:00:00Z']])->held())->toBeTrue();
@@ -93,7 +93,7 @@ it('reads the same lines to the same record however often, and a repeat in anoth
 
 it('undoes with a correction exactly the line that it names', function (): void {
     $random = of_the_day(9);
-    for ($n = 0; $n < drawn(HISTORIES); $n++) {
+    for ($n = 0; $n < histories(HISTORIES); $n++) {
         [$lines] = history($random);
         $named = $random->getInt(0, count($lines) - 1);
         $without = $lines;
@@ -184,7 +184,7 @@ it('refuses a payload of a version that it does not know, and a type that there 
 it('says from a fold that was kept and the lines after it what the whole ledger says, or says nothing', function (): void {
     $random = of_the_day(404);
     $said = $silent = 0;
-    for ($n = 0; $n < drawn(HISTORIES) / 4; $n++) {
+    for ($n = 0; $n < histories(HISTORIES) / 4; $n++) {
         [$lines] = history($random);
         // Some lines are corrected, and some corrections are.
         for ($i = 1; $i < count($lines); $i++) {
@@ -215,5 +215,5 @@ it('says from a fold that was kept and the lines after it what the whole ledger 
         expect(json_encode(Folded::of($ledger(array_slice($lines, 0, $place)), $later)->toArray()))->toBe(json_encode($folded->toArray()));
     }
     // Neither way is the rare one.
-    expect($said)->toBeGreaterThan(HISTORIES / 20)->and($silent)->toBeGreaterThan(HISTORIES / 80);
+    expect($said)->toBeGreaterThan(histories(HISTORIES) / 20)->and($silent)->toBeGreaterThan(histories(HISTORIES) / 80);
 });

@@ -23,7 +23,7 @@ function randomScope(Random\Randomizer $draw): array
 it('covers within two scopes what each of them covers, and says no loss exactly where nothing is lost', function (): void {
     $draw = of_the_day(7);
     $scope = static fn (array $given): Scope => Scope::fromFields(Fields::of($given));
-    foreach (range(1, drawn(2_000)) as $_) {
+    foreach (range(1, histories(2_000)) as $_) {
         [$signed, $permit] = [$scope(randomScope($draw)), $scope(randomScope($draw))];
         $both = $signed->within($permit);
         $lost = $signed->lostIn($both);
