@@ -124,7 +124,11 @@ final class DefinePermit
     /** @param  Definition  $given  without faults */
     public function __invoke(array $given): Permit
     {
-        return DB::transaction(function () use ($given): Permit {
+        // Looked up before: every gate waits for what is done behind the lock. Only whoever teaches can be given a pen, or a turn to watch.
+        $machines = isset($given['machines']) ? Machine::query()->whereIn('id', $given['machines'])->pluck('id') : null;
+        $teachers = User::query()->whereIn('id', [...$given['signers'] ?? [], ...$given['supervisors'] ?? []])
+            ->whereIn('role', [Role::Lead, Role::Instructor])->pluck('id');
+        $permit = DB::transaction(function () use ($given, $machines, $teachers): Permit {
             // What it asks for decides who runs: whoever is deciding that is waited for.
             PowerLock::forRestriction();
             $translations = $given['translations'] ?? null;
@@ -139,22 +143,15 @@ final class DefinePermit
                 ]),
             ])->save();
             $this->statement($permit, $given);
-            if (isset($given['machines'])) {
-                $permit->machines()->sync(Machine::query()->whereIn('id', $given['machines'])->pluck('id'));
-            }
-            if (isset($given['signers'])) {
-                // Only whoever teaches can be given a pen.
-                $permit->signers()->sync(User::query()->whereIn('id', $given['signers'])
-                    ->whereIn('role', [Role::Lead, Role::Instructor])->pluck('id'));
-            }
-            if (isset($given['supervisors'])) {
-                $permit->supervisors()->sync(User::query()->whereIn('id', $given['supervisors'])
-                    ->whereIn('role', [Role::Lead, Role::Instructor])->pluck('id'));
-            }
+            $machines === null || $permit->machines()->sync($machines);
+            isset($given['signers']) && $permit->signers()->sync($teachers->intersect($given['signers']));
+            isset($given['supervisors']) && $permit->supervisors()->sync($teachers->intersect($given['supervisors']));
             PermitDefined::dispatch($permit->id);
 
-            return $permit->load(['statements', 'machines', 'signers', 'supervisors']);
+            return $permit;
         });
+
+        return $permit->load(['statements', 'machines', 'signers', 'supervisors']);
     }
 
     /**

@@ -8,21 +8,14 @@ use App\Gate\Events\BadgeEnded;
 use App\Gate\Events\PresenceChanged;
 use App\People\BadgeDesk;
 use App\People\User;
-use App\Policy\Policy;
 use App\Support\DatabaseClock;
 use App\Support\PowerLock;
 use App\Support\Refusal;
-use Carbon\CarbonImmutable;
-use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** One badge that works for each person; one that was lost never works again, for anybody. */
 final class Badges implements BadgeDesk
 {
-    public function __construct(private readonly EndTurn $endTurn)
-    {
-    }
-
     public function known(#[\SensitiveParameter] array $codes): array
     {
         $hashes = [];
@@ -41,7 +34,8 @@ final class Badges implements BadgeDesk
     public function issue(User $to, #[\SensitiveParameter] string $code, User $by): void
     {
         DB::transaction(function () use ($to, $code, $by): void {
-            PowerLock::forRestriction();
+            // Whoever has one loses it by this; a first badge takes nothing from anybody.
+            $this->hasOne($to) && PowerLock::forRestriction();
             User::query()->whereKey($to->id)->lockForUpdate()->firstOrFail();
             $known = Badge::query()->where('code_hash', Badge::hash($code))->first();
             if ($known?->active === true && $known->user_id === $to->id) {
@@ -50,7 +44,10 @@ final class Badges implements BadgeDesk
             if ($known !== null && $known->ended_because !== 'returned') {
                 throw Refusal::because('badge_taken');
             }
-            $this->endActive($to, 'replaced');
+            if ($this->hasOne($to)) {
+                PowerLock::forRestriction();
+                $this->endActive($to, 'replaced');
+            }
             Badge::query()->updateOrCreate(['code_hash' => Badge::hash($code)], [
                 'user_id' => $to->id, 'active' => true, 'ended_because' => null, 'ended_at' => null, 'issued_by' => $by->id,
             ]);
@@ -59,21 +56,14 @@ final class Badges implements BadgeDesk
 
     public function end(User $of, string $because, User $by): void
     {
-        DB::transaction(function () use ($of, $because, $by): void {
+        DB::transaction(function () use ($of, $because): void {
             PowerLock::forRestriction();
             $this->endActive($of, $because);
-            if ($because !== 'lost') {
-                return;
+            if ($because === 'lost') {
+                // What it holds is ended by the gate's own look at each turn, before this is answered (Moment::$badgeLost).
+                Presence::query()->where('user_id', $of->id)->update(['until' => DatabaseClock::now()]);
+                PresenceChanged::dispatch($of->id);
             }
-            // Nobody can say who stands at a machine that a lost badge has opened, beside which it stood, or who came with it.
-            $open = MachineSession::query()->whereNull('ended_at')->where(static fn (Builder $whose): Builder => $whose
-                ->where('user_id', $of->id)->orWhere('companion_id', $of->id)->orWhere('supervisor_id', $of->id))->get();
-            $now = DatabaseClock::now();
-            foreach ($open as $turn) {
-                ($this->endTurn)($turn, Policy::inForce(), 'revoked', $now, ['badge_lost'], $by);
-            }
-            Presence::query()->where('user_id', $of->id)->update(['until' => $now]);
-            PresenceChanged::dispatch($of->id);
         });
     }
 
@@ -85,10 +75,15 @@ final class Badges implements BadgeDesk
         return array_fill_keys($carry, true);
     }
 
+    private function hasOne(User $user): bool
+    {
+        return Badge::query()->where('user_id', $user->id)->where('active', true)->exists();
+    }
+
     private function endActive(User $of, string $because): void
     {
         $ended = Badge::query()->where('user_id', $of->id)->where('active', true)
-            ->update(['active' => false, 'ended_because' => $because, 'ended_at' => CarbonImmutable::now()]);
+            ->update(['active' => false, 'ended_because' => $because, 'ended_at' => DatabaseClock::now()->format('Y-m-d H:i:s.uP')]);
         $ended > 0 && BadgeEnded::dispatch($of->id);
     }
 }

@@ -54,6 +54,7 @@ use MillStep\Core\Policy\ShopPolicy;
  *     companion_of: int|null,
  *     supervisor_of: int|null,
  *     asked_badge: bool,
+ *     badge_lost: bool,
  *     present: list<Present>|null,
  *     elsewhere: array<int, Elsewhere>|null,
  *     records: list<SinceFold>|null,
@@ -70,6 +71,7 @@ final readonly class Moment
      * @param  bool  $clockBack  something was written after now, and nobody has said yet that the clock is right
      * @param  int|null  $badgeId  the badge itself
      * @param  bool  $askedBadge  the badge that was asked a question last is still that person's
+     * @param  bool  $badgeLost  a badge of somebody at this machine's open turn was reported lost since they held it to the reader
      * @param  list<Present>  $present  who teaches and is on the floor
      * @param  array<int, Elsewhere>  $elsewhere  open turns at other machines, by person: their own, and those that they stand beside
      * @param  list<SinceFold>  $records  what was kept of whoever has the machine, whoever came and who is beside them, and the lines since
@@ -91,6 +93,7 @@ final readonly class Moment
         public ?User $companionOf,
         public ?User $supervisorOf,
         public bool $askedBadge,
+        public bool $badgeLost,
         private array $present,
         private array $elsewhere,
         public array $records,
@@ -145,6 +148,7 @@ final readonly class Moment
             $people[$facts['companion_of'] ?? 0] ?? null,
             $people[$facts['supervisor_of'] ?? 0] ?? null,
             $facts['asked_badge'],
+            $facts['badge_lost'],
             $facts['present'] ?? [],
             $facts['elsewhere'] ?? [],
             $facts['records'] ?? [],
@@ -185,7 +189,7 @@ final readonly class Moment
     {
         return new self($this->now, $this->clockBack, $machine, $this->device, $rules, $this->policy, $this->open, $this->ended,
             $this->known, $this->last, $this->badgeOf, $this->badgeId, $this->companionOf, $this->supervisorOf, $this->askedBadge,
-            $this->present, $this->elsewhere, $this->records, $this->found);
+            $this->badgeLost, $this->present, $this->elsewhere, $this->records, $this->found);
     }
 
     /** @return list<Supervisor> who teaches and is on the floor */

@@ -55,6 +55,9 @@ final class ReviewTurn
         if ($session === null) {
             return null;
         }
+        if ($moment->badgeLost) {
+            return ['badge_lost'];
+        }
         $decided = ($this->decide)($moment, $session->user, $session->request, Company::of($session));
         if (! $decided->asksForSupervisor() && $session->turn($moment->policy)->goesOn($decided->access, $moment->now)) {
             return null;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Language\Speech;
+use App\Support\DatabaseAway;
 use App\Support\Given;
 use App\Support\Refusal;
 use Illuminate\Auth\AuthenticationException;
@@ -22,6 +23,9 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
  */
 final class Problem
 {
+    /** A database that was away is mostly back by then, in seconds. */
+    private const AGAIN_S = '2';
+
     /** @var array<int, string> code by status, for what the framework refuses; its words stand under `problem` */
     private const REFUSED = [
         400 => 'bad_request', 401 => 'signed_out', 403 => 'forbidden', 404 => 'not_found', 405 => 'not_done_here',
@@ -41,7 +45,7 @@ final class Problem
             // Two entered the same at once; the first was faster than the second's own look.
             $fault instanceof UniqueConstraintViolationException => self::known(409, 'same_at_once'),
             $fault instanceof QueryException && self::isUnfit($fault) => self::known(422, 'value_unfit'),
-            $fault instanceof \PDOException && self::isAway($fault) => self::known(503, 'records_away'),
+            $fault instanceof \PDOException && DatabaseAway::is($fault) => self::known(503, 'records_away', ['Retry-After' => self::AGAIN_S]),
             default => self::known(500, 'broken'),
         };
     }
@@ -56,12 +60,6 @@ final class Problem
     public static function isUnfit(QueryException $fault): bool
     {
         return str_starts_with((string) $fault->getCode(), '22');
-    }
-
-    /** The database does not answer, or was just stopped (its classes 08 and 57P). */
-    public static function isAway(\PDOException $fault): bool
-    {
-        return preg_match('/SQLSTATE\[(08|57P)|server closed the connection/', $fault->getMessage()) === 1;
     }
 
     private static function fromCore(CoreException $fault): JsonResponse
@@ -95,9 +93,13 @@ final class Problem
         return $response;
     }
 
-    private static function known(int $status, string $code): JsonResponse
+    /** @param  array<string, string>  $headers */
+    private static function known(int $status, string $code, array $headers = []): JsonResponse
     {
-        return self::response($status, $code === 'records_away' ? 'away' : $code, Speech::say("problem.$code"));
+        $response = self::response($status, $code === 'records_away' ? 'away' : $code, Speech::say("problem.$code"));
+        $response->headers->add($headers);
+
+        return $response;
     }
 
     /** @param  array<string, array<string>>  $errors */

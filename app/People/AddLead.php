@@ -6,7 +6,6 @@ namespace App\People;
 
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\Password;
-use Illuminate\Support\Str;
 
 /** The first person of a real shop: a lead, who is sent a letter to set a password. */
 final class AddLead extends Command
@@ -33,7 +32,6 @@ final class AddLead extends Command
         User::query()->create([
             'name' => $name,
             'email' => $email,
-            'password' => Str::random(40),
             'role' => Role::Lead,
             'pin_hash' => $pin === '' ? null : $pin,
         ]);

@@ -25,7 +25,7 @@ final class OwnPassword
         if (RateLimiter::hit($key, 300) > self::TRIES) {
             throw Refusal::tooMany('password_locked', ['seconds' => RateLimiter::availableIn($key)]);
         }
-        if (! Hash::check($password, $user->password)) {
+        if ($user->password === null || ! Hash::check($password, $user->password)) {
             throw Speech::fault('password', 'not_your_password');
         }
         RateLimiter::clear($key);

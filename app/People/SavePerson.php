@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\People\Events\PersonChanged;
+use App\People\Events\RoleChanged;
 use App\Support\PowerLock;
 use App\Support\Refusal;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 
 /**
  * Somebody new, or what is known of somebody. A new one has no password until they follow their invitation.
@@ -26,15 +26,18 @@ final class SavePerson
     public function __invoke(?User $person, array $given, User $by): User
     {
         return DB::transaction(function () use ($person, $given, $by): User {
-            // A role gives power and takes it: whoever is deciding is waited for.
-            PowerLock::forRestriction();
-            $by->checkStillLeads();
             $role = Role::from($given['role']);
+            // Another role takes power away: whoever is deciding is waited for. A name, a class or somebody new takes none from anybody.
+            $person === null || $person->role === $role || PowerLock::forRestriction();
+            $by->checkStillLeads();
             $person = $person === null ? null : User::query()->lockForUpdate()->findOrFail($person->id);
-            if ($person !== null && $person->role !== $role) {
+            $changesRole = $person !== null && $person->role !== $role;
+            if ($changesRole) {
+                // Also where somebody else changed it since it was read.
+                PowerLock::forRestriction();
                 $this->checkRole($person, $role, $by);
             }
-            $person ??= new User(['password' => Str::random(40), 'active' => true]);
+            $person ??= new User(['active' => true]);
             $stood = $person->email ?? null;
             $person->fill([
                 ...array_intersect_key($given, array_flip([
@@ -54,6 +57,7 @@ final class SavePerson
                 $person->signsFor()->detach();
             }
             PersonChanged::dispatch($person->id);
+            $changesRole && RoleChanged::dispatch($person->id);
 
             return $person->refresh();
         });

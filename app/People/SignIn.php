@@ -42,7 +42,7 @@ final class SignIn
         }
         $user = User::query()->where('email', User::address($email))->where('active', true)->first();
         $right = Hash::check($password, $user->password ?? self::NOBODYS);
-        if (! $right || $user === null) {
+        if (! $right || $user?->password === null) {
             RateLimiter::hit($address, 900);
             throw Speech::fault('email', 'no_such_account');
         }

@@ -22,7 +22,7 @@ use Illuminate\Support\Facades\DB;
  * @property int $id
  * @property string $name
  * @property string $email
- * @property string $password
+ * @property string|null $password  null until they have set one
  * @property Role $role
  * @property bool $active
  * @property 'mm'|'in' $units

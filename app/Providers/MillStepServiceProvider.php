@@ -33,8 +33,8 @@ use App\Live\Push;
 use App\People\BadgeDesk;
 use App\People\Cohort;
 use App\People\CohortPolicy;
-use App\People\Events\PersonChanged;
 use App\People\Events\PersonDeactivated;
+use App\People\Events\RoleChanged;
 use App\People\LearnerPolicy;
 use App\People\MailboxTransport;
 use App\People\User;
@@ -149,7 +149,7 @@ final class MillStepServiceProvider extends ServiceProvider
             EntryCorrected::class,
             MachineTakenOutOfService::class,
             PersonDeactivated::class,
-            PersonChanged::class,
+            RoleChanged::class,
             PresenceChanged::class,
             BadgeEnded::class,
             PolicyChanged::class,

@@ -15,6 +15,8 @@ use Illuminate\Database\QueryException;
  */
 final class QuietConnection extends PostgresConnection
 {
+    private const GONE = 'server closed the connection unexpectedly';
+
     /**
      * @param  string  $query
      * @param  array<array-key, mixed>  $bindings
@@ -65,7 +67,12 @@ final class QuietConnection extends PostgresConnection
     /** PostgreSQL's DETAIL and CONTEXT lines quote the row; its first line does not. What it quotes in that is left out. */
     private static function withoutDetail(QueryException $fault): \PDOException
     {
-        $said = (string) strtok($fault->getPrevious()?->getMessage() ?? '', "\n");
+        $whole = $fault->getPrevious()?->getMessage() ?? '';
+        $said = (string) strtok($whole, "\n");
+        // In its second line the driver says that the connection is gone. That quotes nothing, and whoever holds the connection goes by it.
+        if (str_contains($whole, self::GONE) && ! str_contains($said, self::GONE)) {
+            $said .= ' '.self::GONE;
+        }
         $info = $fault->errorInfo === null ? null : [$fault->errorInfo[0] ?? null, $fault->errorInfo[1] ?? null, $said];
 
         return new QuietFault((string) preg_replace('/: "[^"]*"$/', '', $said), $fault->getCode(), $info);

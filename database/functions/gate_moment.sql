@@ -10,7 +10,7 @@ DECLARE
     machine json; device json; takes bigint[]; permits json; statements json; accepted json; policy json;
     opened gate_sessions; closed gate_sessions; known gate_reads; latest gate_reads;
     sessions json; held gate_badges; companion_of bigint; supervisor_of bigint; people json; present json; elsewhere json; records json;
-    asked_badge boolean; soundness json;
+    asked_badge boolean; soundness json; lost boolean := false;
 BEGIN
     SELECT to_json(m) INTO machine FROM workshop_machines m WHERE m.id = at_machine;
     IF by_device IS NOT NULL THEN SELECT to_json(d) INTO device FROM gate_devices d WHERE d.id = by_device; END IF;
@@ -26,6 +26,11 @@ BEGIN
     IF opened.id IS NULL THEN
         SELECT * INTO closed FROM gate_sessions s WHERE s.machine_id = at_machine AND s.ended_at IS NOT NULL
             ORDER BY s.ended_at DESC LIMIT 1;
+    END IF;
+    IF opened.id IS NOT NULL THEN
+        -- Nobody can say who stands at a machine that a badge has opened which was lost since, beside which it stood, or who came with it.
+        lost := EXISTS (SELECT FROM gate_badges b WHERE b.ended_because = 'lost' AND b.ended_at >= coalesce(opened.confirmed_at, opened.started_at)
+            AND b.user_id = ANY (ARRAY[opened.user_id, opened.companion_id, opened.supervisor_id]));
     END IF;
     IF read_id IS NOT NULL THEN SELECT * INTO known FROM gate_reads r WHERE r.id = read_id; END IF;
     SELECT * INTO latest FROM gate_reads r WHERE r.machine_id = at_machine ORDER BY r.seq DESC LIMIT 1;
@@ -72,6 +77,6 @@ BEGIN
         'known', CASE WHEN known.id IS NOT NULL THEN to_json(known) END,
         'last', CASE WHEN latest.id IS NOT NULL THEN to_json(latest) END, 'sessions', sessions,
         'badge_of', held.user_id, 'badge_id', held.id, 'companion_of', companion_of, 'supervisor_of', supervisor_of,
-        'asked_badge', coalesce(asked_badge, false), 'people', people, 'present', present,
+        'asked_badge', coalesce(asked_badge, false), 'badge_lost', lost, 'people', people, 'present', present,
         'elsewhere', elsewhere, 'records', records, 'soundness', soundness);
 END $$;

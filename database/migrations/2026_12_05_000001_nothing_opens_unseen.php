@@ -32,6 +32,9 @@ return new class extends Migration
         DB::statement('CREATE INDEX gate_sessions_open_by_companion ON gate_sessions (companion_id) WHERE ended_at IS NULL');
         DB::statement('CREATE INDEX gate_sessions_open_by_supervisor ON gate_sessions (supervisor_id) WHERE ended_at IS NULL');
 
+        DB::statement('ALTER TABLE gate_badges ALTER COLUMN ended_at TYPE timestamptz(6)');
+        DB::statement("CREATE INDEX gate_badges_lost ON gate_badges (user_id) WHERE ended_because = 'lost'");
+
         // Who may supervise for a permit without signing for it.
         Schema::create('competency_supervisors', function (Blueprint $table): void {
             $table->foreignId('user_id')->constrained('people_users');
@@ -84,6 +87,9 @@ return new class extends Migration
         Schema::create('competency_server_days', function (Blueprint $table): void {
             $table->date('day')->primary();
         });
+
+        // Who was invited and has no password yet has none, instead of the hash of one that nobody knows.
+        DB::statement('ALTER TABLE people_users ALTER COLUMN password DROP NOT NULL');
 
         // The least stage for supervised use is 1: before it nobody has learnt anything.
         DB::statement("UPDATE workshop_policies SET settings = jsonb_set(settings::jsonb, '{supervised_from_stage}', '1')

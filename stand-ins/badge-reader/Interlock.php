@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace MillStep\StandIns;
 
 /**
- * The relay of a machine, as the reader works it. It is on only by an answer of the gate that is a success, carries the
- * question's own id or nonce and a date of now, and only for three seconds from when that was asked. Whatever else happens,
- * it is off.
+ * What the reader believes of an answer, and until when the relay may be on by it: a success that carries the question's own id
+ * or nonce and a date of now, for three seconds from when that was asked, by the clock that only ever goes forward (hrtime).
+ * Whatever else happens, it is off. The relay itself is moved by a process of its own (Relay), which no answer can hold up.
  */
 final class Interlock
 {
@@ -17,31 +17,41 @@ final class Interlock
     /** An answer dated further from this reader's own clock than that is not believed. */
     private const SKEW_S = 30;
 
-    private float $leasedUntil = 0.0;
+    private const NS = 1_000_000_000;
 
-    public function isOn(float $now): bool
+    private int $leasedUntil = 0;
+
+    /** @param  int  $now  nanoseconds of hrtime */
+    public function isOn(int $now): bool
     {
         return $now < $this->leasedUntil;
     }
 
     public function off(): void
     {
-        $this->leasedUntil = 0.0;
+        $this->leasedUntil = 0;
+    }
+
+    /** @return int when the relay goes off by itself, in nanoseconds of hrtime; 0: now */
+    public function deadline(): int
+    {
+        return $this->leasedUntil;
     }
 
     /**
      * @param  int  $status  of the HTTP answer
      * @param  mixed  $answer  its body, decoded
      * @param  array{id?: string, nonce?: string}  $asked  what was asked under
-     * @param  float  $askedAt  seconds, when it was asked
+     * @param  int  $askedAt  when it was asked, in nanoseconds of hrtime
+     * @param  float  $clock  seconds, what this reader's own clock says now
      * @return bool whether the answer is believed
      */
-    public function hear(int $status, mixed $answer, array $asked, float $askedAt): bool
+    public function hear(int $status, mixed $answer, array $asked, int $askedAt, float $clock): bool
     {
         $believed = ($status === 200 || $status === 201) && is_array($answer) && $asked !== []
             && array_intersect_assoc($asked, array_filter($answer, is_string(...))) === $asked
-            && self::isFresh($answer['answered_at'] ?? null, $askedAt);
-        $this->leasedUntil = $believed && ($answer['interlock'] ?? null) === 'on' ? $askedAt + self::LEASE_S : 0.0;
+            && self::isFresh($answer['answered_at'] ?? null, $clock);
+        $this->leasedUntil = $believed && ($answer['interlock'] ?? null) === 'on' ? $askedAt + (int) (self::LEASE_S * self::NS) : 0;
 
         return $believed;
     }

@@ -14,16 +14,23 @@ declare(strict_types=1);
  *       [--material M] [--thickness MM] [--operation O] [--diameter MM]
  *
  * What it says will be made, where nothing else is given: a 6 mm hole drilled in 8 mm mild steel.
+ *
+ * The rule that a real reader is held to: whoever asks does not move the relay. The relay has a timer of its own, on a clock that is
+ * never set, and is on for no longer than three seconds after the last question that was answered in full was asked; an answer that
+ * drips, stalls, lies or never comes, and a reader that hangs or dies, only ever turn it off.
  */
 
 require __DIR__.'/Interlock.php';
+require __DIR__.'/Relay.php';
 
 use MillStep\StandIns\Interlock;
+use MillStep\StandIns\Relay;
 
 const WORDS = ['alone' => 'Alone', 'supervised' => 'With supervision', 'no' => 'No'];
 const TIMEOUT_S = 3;
 const POLL_S = 1;
 const GIVEN_UP_S = 60;
+const NS = 1_000_000_000;
 
 $options = getopt('', ['once:', 'intent:', 'companion:', 'material:', 'thickness:', 'operation:', 'diameter:']);
 $url = rtrim(getenv('MILLSTEP_URL') ?: 'http://127.0.0.1:8000', '/');
@@ -52,35 +59,27 @@ function uuid7(): string
 
 /**
  * @param  array<array-key, mixed>|null  $body  null: a question
- * @return array{int, mixed} status, 0 when there was no answer within three seconds, and the decoded body
+ * @return array{int, mixed} status, 0 when there was no whole answer within three seconds, and the decoded body
  */
 function ask(string $url, string $token, ?array $body): array
 {
-    $context = stream_context_create(['http' => [
-        'method' => $body === null ? 'GET' : 'POST',
-        'header' => "Authorization: Bearer $token\r\nContent-Type: application/json\r\nAccept: application/json\r\nConnection: close\r\n",
-        'content' => $body === null ? '' : json_encode($body, JSON_THROW_ON_ERROR),
-        'timeout' => TIMEOUT_S,
-        'ignore_errors' => true,
-    ]]);
-    $until = microtime(true) + TIMEOUT_S;
-    $stream = @fopen($url, 'r', false, $context);
-    if ($stream === false) {
-        return [0, null];
+    $curl = curl_init($url);
+    curl_setopt_array($curl, [
+        CURLOPT_RETURNTRANSFER => true,
+        // All of it, however it comes: name, connection, headers byte by byte, a body that drips.
+        CURLOPT_TIMEOUT_MS => TIMEOUT_S * 1000,
+        CURLOPT_NOSIGNAL => true,
+        CURLOPT_FOLLOWLOCATION => false,
+        CURLOPT_PROXY => '',
+        CURLOPT_HTTPHEADER => ["Authorization: Bearer $token", 'Content-Type: application/json', 'Accept: application/json', 'Expect:'],
+    ]);
+    if ($body !== null) {
+        curl_setopt($curl, CURLOPT_POSTFIELDS, json_encode($body, JSON_THROW_ON_ERROR));
     }
-    // A server that drips its answer is one that hangs.
-    stream_set_blocking($stream, false);
-    $text = '';
-    while (! feof($stream) && microtime(true) < $until) {
-        $text .= (string) fread($stream, 8192);
-        feof($stream) || usleep(5_000);
-    }
-    $whole = feof($stream);
-    $headers = stream_get_meta_data($stream)['wrapper_data'] ?? [];
-    fclose($stream);
-    $status = preg_match('#^HTTP/\S+ (\d{3})#', text(is_array($headers) ? $headers[0] ?? null : null), $found) === 1 ? (int) $found[1] : 0;
+    $text = curl_exec($curl);
+    $status = curl_getinfo($curl, CURLINFO_RESPONSE_CODE);
 
-    return $whole ? [$status, json_decode($text, true)] : [0, null];
+    return is_string($text) && is_int($status) ? [$status, json_decode($text, true)] : [0, null];
 }
 
 function text(mixed $value): string
@@ -114,11 +113,13 @@ function show(?array $answer, bool $on): void
  * @param  array<array-key, mixed>  $body
  * @return array<array-key, mixed>|null the believed answer, or null
  */
-function post_read(string $url, string $token, Interlock $interlock, array $body): ?array
+function post_read(string $url, string $token, Interlock $interlock, Relay $relay, array $body): ?array
 {
-    $askedAt = microtime(true);
+    $askedAt = hrtime(true);
     [$status, $answer] = ask("$url/api/gate/reads", $token, $body);
-    if ($interlock->hear($status, $answer, ['id' => text($body['id'])], $askedAt)) {
+    $believed = $interlock->hear($status, $answer, ['id' => text($body['id'])], $askedAt, microtime(true));
+    $relay->until($interlock->deadline());
+    if ($believed) {
         return is_array($answer) ? $answer : null;
     }
 
@@ -126,8 +127,9 @@ function post_read(string $url, string $token, Interlock $interlock, array $body
 }
 
 $interlock = new Interlock;
+$relay = new Relay(isset($options['once']) ? (fopen('/dev/null', 'w') ?: null) : null);
 
-$read = static fn (array $body): ?array => post_read($url, $token, $interlock, $body);
+$read = static fn (array $body): ?array => post_read($url, $token, $interlock, $relay, $body);
 $bodyFor = static fn (string $badge, string $intent): array => [
     'id' => uuid7(), 'intent' => $intent, 'badge' => $badge, 'companion_badge' => $options['companion'] ?? null, 'request' => $request,
 ];
@@ -137,33 +139,30 @@ if (isset($options['once'])) {
     isset($answer['refused']) ? printf(
         "No: %s\n    interlock off\n",
         text($answer['refused']),
-    ) : show($answer, $interlock->isOn(microtime(true)));
+    ) : show($answer, $interlock->isOn(hrtime(true)));
+    $relay->close();
     exit(0);
 }
 
 echo "Badge reader at $url. Interlock off. Hold a badge to it: type its code.\n";
-$wasOn = false;
-/** @var array{body: array<string, mixed>, since: float}|null $pending */
+/** @var array{body: array<string, mixed>, since: int}|null $pending */
 $pending = null;
-$nextPoll = 0.0;
+$nextPoll = 0;
 while (true) {
-    $now = microtime(true);
+    $now = hrtime(true);
     if ($pending !== null) {
         $answer = $read($pending['body']);
-        if ($answer !== null || $now - $pending['since'] > GIVEN_UP_S) {
-            isset($answer['refused']) ? printf("No: %s\n", text($answer['refused'])) : show($answer, $interlock->isOn(microtime(true)));
+        if ($answer !== null || $now - $pending['since'] > GIVEN_UP_S * NS) {
+            isset($answer['refused']) ? printf("No: %s\n", text($answer['refused'])) : show($answer, $interlock->isOn(hrtime(true)));
             $pending = null;
         }
     } elseif ($now >= $nextPoll) {
         $nonce = uuid7();
         [$status, $state] = ask("$url/api/gate/screen?nonce=$nonce", $token, null);
-        $interlock->hear($status, $state, ['nonce' => $nonce], $now);
+        $interlock->hear($status, $state, ['nonce' => $nonce], $now, microtime(true));
+        $relay->until($interlock->deadline());
     }
-    $nextPoll = $now >= $nextPoll ? $now + POLL_S : $nextPoll;
-    if ($interlock->isOn(microtime(true)) !== $wasOn) {
-        $wasOn = ! $wasOn;
-        printf("    interlock %s\n", $wasOn ? 'ON' : 'off');
-    }
+    $nextPoll = $now >= $nextPoll ? $now + POLL_S * NS : $nextPoll;
     $streams = [STDIN];
     $none = null;
     if (stream_select($streams, $none, $none, 0, 200_000) > 0) {
@@ -174,10 +173,9 @@ while (true) {
         $badge = trim($line);
         if ($badge !== '' && $pending === null) {
             $handsOver = preg_match('/^hand over (.+)$/', $badge, $found) === 1;
-            $intent = $handsOver ? 'hand_over' : ($wasOn ? 'finish' : 'start');
-            $pending = ['body' => $bodyFor($handsOver ? $found[1] : $badge, $intent), 'since' => microtime(true)];
+            $intent = $handsOver ? 'hand_over' : ($interlock->isOn(hrtime(true)) ? 'finish' : 'start');
+            $pending = ['body' => $bodyFor($handsOver ? $found[1] : $badge, $intent), 'since' => hrtime(true)];
         }
     }
 }
-$interlock->off();
-echo "    interlock off\n";
+$relay->close();

@@ -130,3 +130,29 @@ it('opens its pages without the database, and says of the rest that the records 
     config(['database.connections.pgsql.port' => $port]);
     DB::purge('pgsql');
 });
+
+it('says that the records are away, with when to ask again, for whatever a database says that is coming back', function (string $said): void {
+    $answer = App\Http\Problem::of(new PDOException($said), Illuminate\Http\Request::create('/api/gate/screen'));
+    expect($answer?->getStatusCode())->toBe(503)->and($answer?->getData(true)['code'])->toBe('away')
+        ->and($answer?->headers->get('Retry-After'))->toBe('2');
+})->with([
+    // Each was seen while a database was killed, failed over or stopped.
+    'SQLSTATE[08006] [7] connection to server at "127.0.0.1", port 5432 failed: Connection refused',
+    'SQLSTATE[08006] [7] connection to server at "127.0.0.1", port 5432 failed: FATAL:  the database system is shutting down',
+    'SQLSTATE[57P01]: Admin shutdown: 7 FATAL:  terminating connection due to administrator command',
+    'SQLSTATE[25006]: Read only sql transaction: 7 ERROR:  cannot execute INSERT in a read-only transaction',
+    'SQLSTATE[HY000]: General error: 7 no connection to the server',
+    'SQLSTATE[HY000]: General error: 7 FATAL:  terminating connection due to administrator command',
+    'SQLSTATE[HY000]: General error: 7 FATAL:  terminating connection due to unexpected postmaster exit',
+    'SQLSTATE[HY000]: General error: 7 server closed the connection unexpectedly',
+    'SQLSTATE[08P01]: <<Unknown error>>: 7 FATAL:  server conn crashed?',
+    'SQLSTATE[08006] [7] FATAL:  server login has been failing, try again later (server_login_retry)',
+    'SQLSTATE[08P01]: <<Unknown error>>: 7 FATAL:  query_wait_timeout',
+    'SQLSTATE[53300]: Too many connections: 7 FATAL:  sorry, too many clients already',
+]);
+
+it('goes on calling broken what is broken', function (): void {
+    $fault = new PDOException('SQLSTATE[42703]: Undefined column: 7 ERROR:  column "nonsense" does not exist');
+    $answer = App\Http\Problem::of($fault, Illuminate\Http\Request::create('/api/gate/screen'));
+    expect($answer?->getStatusCode())->toBe(500)->and($answer?->getData(true)['code'])->toBe('broken');
+});

@@ -16,14 +16,18 @@ use Illuminate\Support\Facades\DB;
 use MillStep\Core\Border\Message;
 
 /**
- * A list of learners, taken in whole or not at all. A list adds people and classes and corrects what is known; whoever
- * is not in it stays as they are. Taken in again it changes nothing.
+ * A list of learners. A fault in any line, and none of it is taken in; without one it is taken in fifty lines at a time, so that no
+ * gate waits for it. A list adds people and classes and corrects what is known; whoever is not in it stays as they are. Taken in again
+ * it changes nothing, and goes on where it was cut off.
  *
  * @phpstan-type Line array{line: int, name: string, email: string, change: 'new'|'changed'|'same'|'fault', changes: list<Message>,
  *     faults: list<Message>}
  */
 final class TakeInClassList
 {
+    /** So many lines at a time. */
+    public const BATCH = 50;
+
     public function __construct(
         private readonly SavePerson $save,
         private readonly ChangeActive $changeActive,
@@ -69,24 +73,46 @@ final class TakeInClassList
     }
 
     /**
+     * All of it, batch after batch.
+     *
      * @param  list<Row>  $rows
      * @return list<Line>|null what was taken in; null, and nothing, where a line has a fault
      */
     public function __invoke(array $rows, User $by): ?array
     {
-        return DB::transaction(function () use ($rows, $by): ?array {
+        $lines = $this->preview($rows);
+        if (in_array('fault', array_column($lines, 'change'), true)) {
+            return null;
+        }
+        for ($from = 0; $from < count($rows); $from += self::BATCH) {
+            $this->batch($rows, $from, $by);
+        }
+
+        return $lines;
+    }
+
+    /**
+     * The lines from one on, as many as are taken in at a time: in one transaction of their own.
+     *
+     * @param  list<Row>  $rows
+     * @return int|null how many lines of the list are in after that; null, and none, where one of these has a fault
+     */
+    public function batch(array $rows, int $from, User $by): ?int
+    {
+        $batch = array_slice($rows, $from, self::BATCH);
+
+        return DB::transaction(function () use ($batch, $from, $by): ?int {
             // Two lists at once would both find the same people missing.
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ['people.class-list']);
-            $lines = $this->preview($rows);
-            if (in_array('fault', array_column($lines, 'change'), true)) {
+            if (in_array('fault', array_column($this->preview($batch), 'change'), true)) {
                 return null;
             }
             $known = User::query()->with('cohorts')->get()->all();
-            foreach ($rows as $row) {
+            foreach ($batch as $row) {
                 $this->take($row, $this->find($known, $row), $by);
             }
 
-            return $lines;
+            return $from + count($batch);
         });
     }
 

@@ -36,7 +36,7 @@ final class SessionController
                     [
                         'user' => $user->id,
                         // A password that is changed meanwhile opens nothing.
-                        'password' => hash('sha256', $user->password),
+                        'password' => hash('sha256', (string) $user->password),
                         'shared' => $request->boolean('shared'),
                         'until' => CarbonImmutable::now()->addSeconds(self::ASKED_S)->getTimestamp(),
                     ],
@@ -56,7 +56,7 @@ final class SessionController
         $user = $asked === null || $asked['until'] < CarbonImmutable::now()->getTimestamp()
             ? null
             : User::query()->where('active', true)->find($asked['user']);
-        if ($asked === null || $user === null || ! hash_equals($asked['password'], hash('sha256', $user->password))) {
+        if ($asked === null || $user === null || ! hash_equals($asked['password'], hash('sha256', (string) $user->password))) {
             throw Refusal::because('sign_in_again');
         }
         $factor->spend($user, $request->string('code')->value());

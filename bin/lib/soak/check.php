@@ -43,6 +43,34 @@ foreach (MachineSession::query()->with('machine.permits')->whereNotNull('ended_a
     $wanted === $written || $faults[] = "turn {$turn->id} was ended without its minutes, or with them twice";
 }
 $turns = DB::table('gate_sessions')->get()->keyBy('id');
+// When the relay moved, and when the last question was asked that had been answered in full by then.
+$moves = [];
+foreach (file($seenFile.'.relay', FILE_IGNORE_NEW_LINES) ?: [] as $move) {
+    if (preg_match('/interlock (ON|off) (\d+)$/', $move, $found) === 1) {
+        $moves[] = [$found[1], (int) $found[2]];
+    }
+}
+$answeredAt = [];
+foreach ($lines($seenFile) as $one) {
+    $answeredAt[] = [$one['asked_ns'], $one['answered_ns']];
+}
+$longest = 0.0;
+foreach ($moves as $place => [$move, $at]) {
+    if ($move !== 'ON') {
+        continue;
+    }
+    $ends = $moves[$place + 1][1] ?? null;
+    if ($ends === null) {
+        continue;
+    }
+    $asked = 0;
+    foreach ($answeredAt as [$question, $answered]) {
+        $asked = $question <= $ends ? max($asked, $answered) : $asked;
+    }
+    $longest = max($longest, ($ends - $asked) / 1e9);
+}
+$longest > 3.05 && $faults[] = sprintf('the relay was on %.2f s after the last question that was answered', $longest);
+printf("The relay moved %d times, and was on for %.2f s at most after the last question that was answered was asked.\n", count($moves), $longest);
 $seen = $on = $silent = 0;
 foreach ($lines($seenFile) as $one) {
     $seen++;

@@ -54,7 +54,8 @@ final class Mutants
         'ReamAllowance' => ['shipped'],
         'CentreDrillRange' => ['nearest', 'gap'],
         'CentreDrill' => ['of'],
-        'Scope' => ['exceededBy', 'narrowedTo', 'toArray', 'within', 'lostIn', 'both', 'gone', 'tighter'], 'ParallelStack' => ['nearest'], 'Size' => ['refusal', 'length'],
+        'Scope' => ['exceededBy', 'narrowedTo', 'toArray', 'within', 'lostIn', 'both', 'gone', 'tighter'],
+        'ParallelStack' => ['nearest'], 'Size' => ['refusal', 'length'],
     ];
 
     /** @return list<string> the operations that have worked examples, and what they compute with */

@@ -14,9 +14,25 @@ const { say, sayAll } = useSay();
 const files = ref<Record<string, string>>({});
 const seen = ref<Schemas['ClassListTaken'] | null>(null);
 const send = useAction(
-  (apply: boolean) => must(api.POST('/api/people/class-list', { body: { files: files.value, apply } })),
-  (answer) => (seen.value = answer),
+  (apply: boolean) => (apply ? takeIn() : must(api.POST('/api/people/class-list', { body: { files: files.value } }))),
+  (answer) => (seen.value = { ...answer, lines: answer.lines.length > 0 ? answer.lines : (seen.value?.lines ?? []) }),
 );
+/** How many lines are in, of how many; null while nothing is being taken in. */
+const progress = ref<{ done: number; of: number } | null>(null);
+/** Some lines at a time, until all are in: cut off in the middle, the same press goes on where it was. */
+async function takeIn() {
+  for (;;) {
+    const from = progress.value?.done ?? 0;
+    const answer = await must(
+      api.POST('/api/people/class-list', { body: { files: files.value, apply: true, from } }),
+    );
+    if (answer.applied || answer.lines.length > 0) {
+      progress.value = null;
+      return answer;
+    }
+    progress.value = { done: answer.done, of: answer.of };
+  }
+}
 const faulty = computed(() => seen.value?.lines.filter((line) => line.change === 'fault').length ?? 0);
 const moving = computed(
   () => seen.value?.lines.filter((line) => line.change === 'new' || line.change === 'changed').length ?? 0,
@@ -41,6 +57,7 @@ async function choose(event: Event) {
   );
   // The same file, mended, can be chosen again.
   input.value = '';
+  progress.value = null;
   send.run(false);
 }
 </script>
@@ -68,6 +85,10 @@ async function choose(event: Event) {
     <p v-for="fault in seen.faults" :key="fault.code" role="alert" class="mt-4 border-2 border-no p-3">
       <strong class="text-no">✕</strong> {{ say(fault) }}
     </p>
+    <div v-if="progress" role="status" class="mt-4" data-testid="progress">
+      <p>{{ t('people.list.progress', progress) }}</p>
+      <progress class="h-4 w-full max-w-xl" :value="progress.done" :max="progress.of"></progress>
+    </div>
     <p v-if="seen.applied" role="status" class="mt-4 border-2 border-alone p-3">
       <strong class="text-alone">✓</strong> {{ t('people.list.taken', seen.lines.length) }}
     </p>

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Events;
+
+use App\Support\HappensAfterCommit;
+use Illuminate\Foundation\Events\Dispatchable;
+
+final readonly class RoleChanged implements HappensAfterCommit
+{
+    use Dispatchable;
+
+    public function __construct(public int $userId)
+    {
+    }
+
+    public function channels(): array
+    {
+        return ['shop', "person-{$this->userId}"];
+    }
+}

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Competency\CorrectEntry;
+use App\Competency\DefinePermit;
+use App\Competency\LedgerEntry;
+use App\Competency\PlaceHold;
+use App\Content\Writing\RetireLesson;
+use App\Gate\Badges;
+use App\Gate\ConfirmClock;
+use App\Gate\SetPresence;
+use App\People\ChangeActive;
+use App\People\ClassList\Row;
+use App\People\ClassList\TakeInClassList;
+use App\People\Role;
+use App\People\SavePerson;
+use App\Policy\Policy;
+use App\Workshop\ChangePolicy;
+use App\Workshop\ChangeService;
+use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Database\Events\QueryExecuted;
+use Illuminate\Database\Events\TransactionBeginning;
+use Illuminate\Database\Events\TransactionCommitted;
+use Illuminate\Hashing\HashManager;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
+use Illuminate\Support\Facades\Hash;
+
+/**
+ * What is done while the power lock is held alone: every gate of the shop waits for that. No more than a dozen statements, and no
+ * hash of a password, which takes as long as all of them.
+ */
+const MOST_STATEMENTS = 12;
+
+/** What an action asks the database while it holds the lock alone, each time that it takes it; and how often it hashes meanwhile. */
+function while_held(Closure $act): array
+{
+    [$depth, $at, $held, $hashes] = [0, null, [], 0];
+    Event::listen(TransactionBeginning::class, function () use (&$depth): void {
+        $depth++;
+    });
+    Event::listen(TransactionCommitted::class, function () use (&$depth, &$at): void {
+        $depth--;
+        $at = $at !== null && $depth < $at ? null : $at;
+    });
+    DB::listen(function (QueryExecuted $query) use (&$depth, &$at, &$held): void {
+        if (str_contains($query->sql, 'pg_advisory_xact_lock(?)') && ($query->bindings[0] ?? null) === 7_301_156) {
+            $at ??= $depth;
+            $held[] = [];
+        } elseif ($at !== null) {
+            $held[array_key_last($held)][] = $query->sql;
+        }
+    });
+    $hasher = Hash::getFacadeRoot();
+    Hash::swap(new class(app(), $at, $hashes) extends HashManager
+    {
+        public function __construct(Application $app, private ?int &$at, private int &$hashes)
+        {
+            parent::__construct($app);
+        }
+
+        public function make(#[SensitiveParameter] $value, array $options = []): string
+        {
+            $this->hashes += $this->at === null ? 0 : 1;
+
+            return parent::make($value, $options);
+        }
+
+        public function check(#[SensitiveParameter] $value, $hashedValue, array $options = []): bool
+        {
+            $this->hashes += $this->at === null ? 0 : 1;
+
+            return parent::check($value, $hashedValue, $options);
+        }
+    });
+    $act();
+    Hash::swap($hasher);
+
+    return [$held, $hashes];
+}
+
+beforeEach(function (): void {
+    at_a_gate($this);
+    $this->lead = $this->person(Role::Lead);
+    app(App\People\Pin::class)->change($this->lead, '1357');
+});
+
+it('is held for a dozen statements at most, and never while something is hashed', function (Closure $act): void {
+    [$held, $hashes] = while_held(fn () => $act($this));
+    expect($held)->not->toBe([])->and($hashes)->toBe(0);
+    foreach ($held as $statements) {
+        expect(count($statements))->toBeLessThanOrEqual(MOST_STATEMENTS, implode("\n", $statements));
+    }
+})->with([
+    'a hold' => [fn ($test) => app(PlaceHold::class)($test->learner, $test->permit(), $test->by, 'suspended', 'A near miss.')],
+    'a revocation' => [fn ($test) => app(PlaceHold::class)(
+        $test->learner, $test->permit(), $test->by, 'revoked', 'Wrong one.', pin: '2468')],
+    'a correction' => [fn ($test) => app(CorrectEntry::class)(
+        LedgerEntry::query()->where('type', 'practice_confirmed')->firstOrFail(), $test->by, 'Confirmed twice.', '2468')],
+    'another role' => [fn ($test) => app(SavePerson::class)(
+        $test->by, ['name' => 'X', 'email' => 'x@millstep.example', 'role' => 'auditor'], $test->lead)],
+    'somebody leaves' => [fn ($test) => app(ChangeActive::class)($test->learner, false, $test->lead)],
+    'a badge in the place of another' => [fn ($test) => app(Badges::class)->issue($test->learner, 'NEW-ONE', $test->lead)],
+    'a badge that is lost' => [function ($test): void {
+        hold_badge($test, 'LEARNER');
+        app(Badges::class)->end($test->learner, 'lost', $test->lead);
+    }],
+    'off the floor' => [fn ($test) => app(SetPresence::class)($test->by, false)],
+    'another policy' => [fn ($test) => app(ChangePolicy::class)(
+        [...Policy::settingsInForce(), 'machines_at_once' => 3], 'Three at once', $test->lead)],
+    'a machine out of service' => [fn ($test) => app(ChangeService::class)($test->machine, false, 'Belt', $test->by, fake_uuid())],
+    'a permit defined anew' => [fn ($test) => app(DefinePermit::class)([
+        'code' => 'drill-through-10', 'name' => 'Narrower', 'requirement' => $test->permit()->requirement,
+        'scope' => ['materials' => ['mild_steel'], 'operations' => ['drill'], 'max_diameter_mm' => 8], 'validity_days' => 100,
+        'statement' => 'I do as I was taught, and ask.', 'machines' => $test->permit()->machines->modelKeys(),
+        'signers' => [$test->by->id], 'supervisors' => [$test->lead->id],
+    ])],
+    'a lesson out of use' => [fn ($test) => app(RetireLesson::class)('Z9', true)],
+    'a clock that is right' => [fn ($test) => app(ConfirmClock::class)($test->lead, '1357', fake_uuid())],
+]);
+
+it('is not taken at all by a list of people who are new, nor by a name or a class that changes', function (): void {
+    $row = static fn (int $n): Row => new Row($n, "Pupil $n Example", "pupil$n@millstep.example", ['Morning'], badge: "B-$n");
+    $rows = array_map($row, range(2, 121));
+    [$held, $hashes] = while_held(fn () => app(TakeInClassList::class)($rows, $this->lead));
+    expect($held)->toBe([])->and($hashes)->toBe(0)
+        ->and(App\People\User::query()->where('email', 'like', 'pupil%')->whereNull('password')->count())->toBe(120);
+    [$held] = while_held(fn () => app(SavePerson::class)(
+        $this->learner, ['name' => 'Another Name', 'email' => $this->learner->email, 'role' => 'learner'], $this->lead));
+    expect($held)->toBe([]);
+});
+
+it('is nobody\'s way in who has no password yet', function (): void {
+    $new = app(SavePerson::class)(null, ['name' => 'New Example', 'email' => 'new@millstep.example', 'role' => 'learner'], $this->lead);
+    expect($new->password)->toBeNull();
+    foreach (['', ' ', '$2y$12$ljFAMlTvS4Bg/0mHtxJS/.CvRaoeQAXX9rELbWJObLkrD3ZQ0tiv6', 'mast-and-vane'] as $password) {
+        app('auth')->forgetGuards();
+        $this->flushHeaders()->postJson('/api/people/session', ['email' => $new->email, 'password' => $password])->assertUnprocessable();
+    }
+});
