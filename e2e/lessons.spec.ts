@@ -73,11 +73,15 @@ test('the rings on the inch lathe, in inches: chosen for the class, counted, ref
 });
 
 test('tapping by keyboard alone, its look opened by PIN on the learner’s device', async ({ browser }) => {
+  // Whoever looks is in the shop.
+  const ruaridh = await person(browser, 'instructor@millstep.example');
+  await call(ruaridh, 'PUT', '/api/gate/presence', { present: true });
   const page = await person(browser, 'quillon@millstep.example');
   await page.goto('/lessons/C12');
   await expect(heading(page, 'Size from the chart')).toBeVisible();
   /** Tabs on until something of that name has the focus, and presses it. */
   const press = async (name: RegExp) => {
+    await expect(page.getByRole('button', { name, disabled: false }).first()).toBeVisible();
     for (let tabs = 0; tabs < 80; tabs++) {
       await page.keyboard.press('Tab');
       const said = await page.evaluate(

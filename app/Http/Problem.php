@@ -45,7 +45,11 @@ final class Problem
             // Two entered the same at once; the first was faster than the second's own look.
             $fault instanceof UniqueConstraintViolationException => self::known(409, 'same_at_once'),
             $fault instanceof QueryException && self::isUnfit($fault) => self::known(422, 'value_unfit'),
-            $fault instanceof \PDOException && DatabaseAway::is($fault) => self::known(503, 'records_away', ['Retry-After' => self::AGAIN_S]),
+            $fault instanceof \PDOException && DatabaseAway::is($fault) => self::known(
+                503,
+                'records_away',
+                ['Retry-After' => self::AGAIN_S],
+            ),
             default => self::known(500, 'broken'),
         };
     }

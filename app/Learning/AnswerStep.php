@@ -74,14 +74,14 @@ final class AnswerStep
     }
 
     /** The instructor's look: opens the step for the learner. */
-    public function open(HoldPoint $hold, int $by, ?CarbonImmutable $at = null): HoldPoint
+    public function open(HoldPoint $hold, int $by, ?CarbonImmutable $at = null, bool $here = false): HoldPoint
     {
-        return DB::transaction(function () use ($hold, $by, $at): HoldPoint {
+        return DB::transaction(function () use ($hold, $by, $at, $here): HoldPoint {
             $hold = HoldPoint::query()->with('progress.lesson', 'progress.learner')->lockForUpdate()->findOrFail($hold->id);
             if ($hold->opened_at === null) {
                 // Looked at after all: what was sent back is done with.
                 $at ??= CarbonImmutable::now();
-                $hold->update(['opened_at' => $at, 'opened_by' => $by]);
+                $hold->update(['opened_at' => $at, 'opened_by' => $by, 'opened_here' => $here, 'disowned_at' => null]);
                 $this->write($hold->progress, $hold->step, ['value' => null, 'verdict' => 'done'], $at);
                 StepOpened::dispatch($hold->progress->learner_id);
             }

@@ -19,6 +19,8 @@ Route::middleware('auth')->group(function (): void {
     Route::put('lessons/{code}/bindings/{cohort}', [BindingController::class, 'store'])->can('teach');
     Route::delete('lessons/{code}/bindings/{cohort}', [BindingController::class, 'destroy'])->can('teach');
     Route::post('holds/{hold}/return', [LessonController::class, 'sendBack'])->can('teach');
+    Route::get('looks-here', [LessonController::class, 'looksHere'])->can('teach');
+    Route::post('holds/{hold}/disowning', [LessonController::class, 'disown'])->can('teach');
     Route::post('holds/{hold}/open', [LessonController::class, 'open'])->can('teach');
     Route::post('checks/{code}/attempts', [CheckController::class, 'start']);
     Route::get('attempts/{attempt}', [CheckController::class, 'show']);

@@ -43,6 +43,16 @@ final class Pin
             : $this->locked($user);
     }
 
+    /**
+     * Whether that is their PIN, counted nowhere: for whoever counts by something else than its owner.
+     *
+     * @throws Refusal `pin_not_set`
+     */
+    public function is(User $user, #[\SensitiveParameter] string $pin): bool
+    {
+        return $user->pin_hash === null ? throw Refusal::forbidden('pin_not_set') : Hash::check($pin, $user->pin_hash);
+    }
+
     /** The owner sets their own, after their password was asked again. */
     public function change(User $user, #[\SensitiveParameter] string $pin): void
     {

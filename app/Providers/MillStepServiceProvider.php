@@ -23,11 +23,13 @@ use App\Gate\Events\PresenceChanged;
 use App\Gate\Events\TokenReused;
 use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\MachinePolicy;
+use App\Gate\PresentNow;
 use App\Gate\Token;
 use App\Gate\TurnsEnding;
 use App\Language\Speech;
 use App\Learning\Events\LessonPublished;
 use App\Learning\Events\LookAsked;
+use App\Learning\Events\LookDisowned;
 use App\Learning\LessonCases;
 use App\Live\Push;
 use App\People\BadgeDesk;
@@ -37,6 +39,7 @@ use App\People\Events\PersonDeactivated;
 use App\People\Events\RoleChanged;
 use App\People\LearnerPolicy;
 use App\People\MailboxTransport;
+use App\People\OnTheFloor;
 use App\People\User;
 use App\Planning\Plan;
 use App\Planning\PlanPolicy;
@@ -88,6 +91,7 @@ final class MillStepServiceProvider extends ServiceProvider
         $this->app->scoped(LessonCases::class);
         $this->app->terminating(Container::getInstance()->forgetScopedInstances(...));
         $this->app->bind(BadgeDesk::class, Badges::class);
+        $this->app->bind(OnTheFloor::class, PresentNow::class);
         $this->app->bind(Taught::class, WhatIsTaught::class);
         $this->app->bind(OpenTurns::class, TurnsEnding::class);
         Sanctum::usePersonalAccessTokenModel(Token::class);
@@ -158,7 +162,8 @@ final class MillStepServiceProvider extends ServiceProvider
         ], ReviewOpenTurns::class);
         Event::listen([LookAsked::class, PracticeLogged::class], WriteToWhoTeaches::class);
         Event::listen(
-            [LedgerBroken::class, LedgerDoubtful::class, BadgesGuessed::class, ClockSetBack::class, TokenReused::class],
+            [LedgerBroken::class, LedgerDoubtful::class, BadgesGuessed::class, ClockSetBack::class, TokenReused::class,
+                LookDisowned::class],
             AlertLead::class,
         );
         Event::listen('App\\*', Push::class);

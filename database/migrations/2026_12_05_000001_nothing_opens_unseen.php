@@ -88,6 +88,12 @@ return new class extends Migration
             $table->date('day')->primary();
         });
 
+        // A look that was opened on a learner's device says so, and whose PIN it was may say that it was not them.
+        Schema::table('learning_holds', function (Blueprint $table): void {
+            $table->boolean('opened_here')->default(false);
+            $table->timestampTz('disowned_at')->nullable();
+        });
+
         // Who was invited and has no password yet has none, instead of the hash of one that nobody knows.
         DB::statement('ALTER TABLE people_users ALTER COLUMN password DROP NOT NULL');
 

@@ -104,7 +104,7 @@ function show(?array $answer, bool $on): void
         'finished' => 'Finished',
         default => 'No: the gate did not answer',
     };
-    $reasons = texts($answer['reasons'] ?? null);
+    $reasons = texts([...(array) ($answer['reasons'] ?? []), ...(array) ($answer['refused'] ?? [])]);
     $person = isset($answer['person']) ? ': '.text($answer['person']) : '';
     printf("%s%s%s\n    interlock %s\n", $word, $person, $reasons === '' ? '' : "  ($reasons)", $on ? 'ON' : 'off');
 }
@@ -123,7 +123,7 @@ function post_read(string $url, string $token, Interlock $interlock, Relay $rela
         return is_array($answer) ? $answer : null;
     }
 
-    return $status >= 400 && $status < 500 ? ['refused' => is_array($answer) ? text($answer['message'] ?? null) : ''] : null;
+    return $status >= 400 && $status < 500 ? ['said_no' => is_array($answer) ? text($answer['message'] ?? null) : ''] : null;
 }
 
 $interlock = new Interlock;
@@ -136,9 +136,9 @@ $bodyFor = static fn (string $badge, string $intent): array => [
 
 if (isset($options['once'])) {
     $answer = $read($bodyFor($said('once', ''), $said('intent', 'start')));
-    isset($answer['refused']) ? printf(
+    isset($answer['said_no']) ? printf(
         "No: %s\n    interlock off\n",
-        text($answer['refused']),
+        text($answer['said_no']),
     ) : show($answer, $interlock->isOn(hrtime(true)));
     $relay->close();
     exit(0);
@@ -153,7 +153,7 @@ while (true) {
     if ($pending !== null) {
         $answer = $read($pending['body']);
         if ($answer !== null || $now - $pending['since'] > GIVEN_UP_S * NS) {
-            isset($answer['refused']) ? printf("No: %s\n", text($answer['refused'])) : show($answer, $interlock->isOn(hrtime(true)));
+            isset($answer['said_no']) ? printf("No: %s\n", text($answer['said_no'])) : show($answer, $interlock->isOn(hrtime(true)));
             $pending = null;
         }
     } elseif ($now >= $nextPoll) {

@@ -64,7 +64,7 @@ const WHO = [
         'POST competency/learners/{learner}/permits/{permit}/sign-off',
         'GET records/today',
         'POST gate/machines/{machine}/devices', 'PUT gate/presence', 'POST learning/holds/{hold}/open',
-        'GET gate/clock', 'POST gate/clock/confirmation',
+        'GET gate/clock', 'POST gate/clock/confirmation', 'GET learning/looks-here', 'POST learning/holds/{hold}/disowning',
         'POST learning/holds/{hold}/return',
         'POST practice/entries/{entry}/decision', 'POST planning/policy-preview',
         'GET workshop/checks/{kind}', 'PUT workshop/checks/{kind}/{key}',
@@ -102,6 +102,7 @@ const ASKS_MORE = [
     'POST competency/learners/{learner}/permits/{permit}/sign-off',
     'POST gate/machines/{machine}/devices',
     'DELETE gate/devices/{device}',
+    'POST learning/holds/{hold}/disowning',
 ];
 
 /** Routes that a guest or a device may call. */

@@ -131,7 +131,9 @@ it('opens its pages without the database, and says of the rest that the records 
     DB::purge('pgsql');
 });
 
-it('says that the records are away, with when to ask again, for whatever a database says that is coming back', function (string $said): void {
+it('says that the records are away, and when to ask again, whatever a database says that is coming back', function (
+    string $said,
+): void {
     $answer = App\Http\Problem::of(new PDOException($said), Illuminate\Http\Request::create('/api/gate/screen'));
     expect($answer?->getStatusCode())->toBe(503)->and($answer?->getData(true)['code'])->toBe('away')
         ->and($answer?->headers->get('Retry-After'))->toBe('2');

@@ -18,6 +18,10 @@ beforeEach(function (): void {
     $this->actingAs($this->learner)->putJson("/api/learning/progress/$progress->id/steps/set", [])->assertOk();
     $this->hold = HoldPoint::query()->sole();
     RateLimiter::clear('opening-here:'.$this->learner->id);
+    RateLimiter::clear('opening-here-at:'.hash('sha256', '127.0.0.1 Symfony'));
+    $this->floor = fn (bool $there = true) => App\Gate\Presence::query()
+        ->updateOrCreate(['user_id' => $this->by->id], ['until' => $there ? now()->addHour() : now()->subMinute()]);
+    ($this->floor)();
 });
 
 function open_here($test, array $with = []): Illuminate\Testing\TestResponse
@@ -35,7 +39,7 @@ it('opens a hold point on the learner\'s device by the PIN of whoever teaches th
 });
 
 it('opens for no wrong PIN, for nobody who does not teach this learner, and on nobody else\'s device', function (): void {
-    open_here($this, ['pin' => '0000'])->assertForbidden()->assertJsonPath('code', 'pin_wrong');
+    open_here($this, ['pin' => '0000'])->assertForbidden()->assertJsonPath('code', 'pin_wrong_here');
     open_here($this, ['pin' => str_repeat('7', 40)])->assertUnprocessable();
     open_here($this, ['by' => $this->learner->id])->assertForbidden()->assertJsonPath('code', 'not_yours_to_open');
     open_here($this, ['by' => 999_999])->assertForbidden()->assertJsonPath('code', 'not_yours_to_open');
@@ -52,12 +56,40 @@ it('opens for no wrong PIN, for nobody who does not teach this learner, and on n
     expect($this->hold->fresh()->opened_at)->toBeNull();
 });
 
-it('stops a learner who guesses before the instructor\'s PIN is locked by it', function (): void {
-    foreach (range(1, 3) as $guess) {
+it('counts five an hour before it looks, and never locks the instructor by it', function (): void {
+    foreach (range(1, 5) as $guess) {
         open_here($this, ['pin' => "000$guess"])->assertForbidden();
     }
     open_here($this)->assertTooManyRequests()->assertJsonPath('code', 'pin_guessed');
-    expect($this->by->fresh()->pin_locked_until)->toBeNull();
+    expect($this->by->fresh()->pin_locked_until)->toBeNull()->and($this->by->fresh()->pin_failures)->toBe(0);
     app(App\People\Pin::class)->confirm($this->by->fresh(), '7305');
     expect($this->hold->fresh()->opened_at)->toBeNull();
+    // Another learner at the same device has no more tries than it has.
+    $other = $this->person();
+    bring($other, 2, $this->by);
+    $progress = app(OpenLesson::class)($other, Lesson::current('C7'));
+    $this->actingAs($other)->putJson("/api/learning/progress/$progress->id/steps/set", [])->assertOk();
+    $this->hold = HoldPoint::query()->where('progress_id', $progress->id)->sole();
+    open_here($this)->assertTooManyRequests();
+});
+
+it('opens only while they are on the floor', function (): void {
+    ($this->floor)(false);
+    $this->getJson("/api/learning/holds/{$this->hold->id}/openers")->assertOk()->assertExactJson([]);
+    open_here($this)->assertForbidden()->assertJsonPath('code', 'not_on_the_floor');
+    expect($this->hold->fresh()->opened_at)->toBeNull();
+});
+
+it('says in the record that it was opened there, and takes "that was not me" from whose PIN it was', function (): void {
+    open_here($this)->assertNoContent();
+    expect($this->hold->fresh()->opened_here)->toBeTrue();
+    $this->actingAs($this->instructor())->getJson('/api/learning/looks-here')->assertOk()->assertExactJson([]);
+    $this->postJson("/api/learning/holds/{$this->hold->id}/disowning")->assertForbidden()->assertJsonPath('code', 'not_your_look');
+    $this->actingAs($this->by)->getJson('/api/learning/looks-here')->assertOk()->assertJsonPath('0.learner', $this->learner->name);
+    $this->postJson("/api/learning/holds/{$this->hold->id}/disowning")->assertNoContent();
+    $this->postJson("/api/learning/holds/{$this->hold->id}/disowning")->assertNoContent();
+    expect($this->hold->fresh()->waits())->toBeTrue()
+        ->and($this->hold->fresh()->progress->answers)->not->toHaveKey($this->hold->step)
+        ->and(App\Records\Alert::query()->where('kind', 'look_disowned')->count())->toBe(1);
+    $this->getJson('/api/learning/looks-here')->assertExactJson([]);
 });

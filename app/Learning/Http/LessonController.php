@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Learning\Http;
 
 use App\Learning\AnswerStep;
+use App\Learning\DisownLook;
 use App\Learning\HoldPoint;
 use App\Learning\KeepNotes;
 use App\Learning\Lesson;
@@ -74,7 +75,26 @@ final class LessonController
         $given = $request->validate([
             'by' => ['required', 'integer', 'between:1,9007199254740991'], 'pin' => ['required', 'string', 'max:20'],
         ]);
-        $open($hold, $given['by'], $given['pin']);
+        $open($hold, $given['by'], $given['pin'], $request->ip().' '.$request->userAgent());
+
+        return response()->noContent();
+    }
+
+    /** Looks of the last day that were opened on a learner's device by one's PIN. */
+    public function looksHere(#[CurrentUser] User $user): JsonResponse
+    {
+        return new JsonResponse(array_values(HoldPoint::openedHereBy($user)->with(['progress.lesson', 'progress.learner'])
+            ->whereNull('disowned_at')->orderByDesc('opened_at')->limit(200)->get()
+            ->map(static fn (HoldPoint $hold): array => [
+                'id' => $hold->id, 'learner' => $hold->progress->learner->name,
+                'lesson' => "{$hold->progress->lesson->code} {$hold->progress->lesson->title}",
+                'at' => $hold->opened_at?->toIso8601ZuluString(),
+            ])->all()));
+    }
+
+    public function disown(HoldPoint $hold, DisownLook $disown, #[CurrentUser] User $user): Response
+    {
+        $disown($hold, $user);
 
         return response()->noContent();
     }

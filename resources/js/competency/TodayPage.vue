@@ -13,6 +13,7 @@ import { useI18n } from 'vue-i18n';
 import StageKey from './StageKey.vue';
 import { useMe } from '@/api/useMe';
 import SetUpPanel from '@/content/SetUpPanel.vue';
+import LooksHere from '@/learning/LooksHere.vue';
 import { finds } from '@/ui/find';
 import { useNext } from '@/records/useNext';
 import WaitingList from './WaitingList.vue';
@@ -100,6 +101,7 @@ const cohorts = computed(() =>
     <div class="mt-5 grid grid-cols-[minmax(0,1fr)] items-start gap-6 lg:grid-cols-[minmax(340px,2fr)_5fr]">
       <div class="space-y-6">
         <WaitingList :items="data.waiting" />
+        <LooksHere />
         <section>
           <h2>{{ t('today.onFloor') }}</h2>
           <p v-if="data.on_floor.length === 0" class="mt-2 text-quiet">{{ t('today.nobodyOnFloor') }}</p>
