@@ -126,6 +126,7 @@ test('tapping by keyboard alone, its look opened by PIN on the learner’s devic
     await press(/Done, next step/);
   }
   await expect(page.getByText('Lesson completed.')).toBeVisible();
+  await call(ruaridh, 'PUT', '/api/gate/presence', { present: false });
 });
 
 test('lines of holes in Spanish, from the first step to the last', async ({ browser }) => {

@@ -32,8 +32,10 @@ test('a mark made when the session is gone is kept, said not to be saved, and se
 }) => {
   const page = await person(browser, 'henrike@millstep.example', { width: 1180, height: 820 });
   const id = await openSheet(page, 'Quillon');
-  // What the mark itself sets going is over; the next thing that happens is the session's end.
-  const readAgain = page.waitForResponse((answer) => answer.url().includes('/api/assessment/attempts/'));
+  // What the mark itself sets going is over when the sheet was read again; the next thing that happens is the session's end.
+  const readAgain = page.waitForEvent('requestfinished', {
+    predicate: (request) => request.method() === 'GET' && request.url().endsWith(`/api/assessment/attempts/${id}`),
+  });
   await say(page, 'eyes', 'met');
   await expect(page.getByText('all saved')).toBeVisible();
   await readAgain;

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Competency\DefinePermit;
 use App\Competency\Permit;
 use App\Content\Pack;
 use App\Content\TakeIn;
 use App\Gate\Badge;
 use App\Gate\DemoBadges;
+use App\People\BadgeDesk;
 use App\People\Cohort;
 use App\People\Role;
 use App\People\User;
@@ -16,6 +18,7 @@ use App\Planning\PlanKind;
 use App\Planning\SavePlan;
 use App\Policy\Policy;
 use App\Policy\Shop;
+use App\Support\Given;
 use App\Support\QuietConnection;
 use App\Workshop\AddDrillSet;
 use App\Workshop\Bar;
@@ -66,6 +69,8 @@ final class DemoShop
         private readonly TakeIn $takeIn,
         private readonly SaveGauge $saveGauge,
         private readonly CheckGauge $checkGauge,
+        private readonly DefinePermit $definePermit,
+        private readonly BadgeDesk $badges,
     ) {
     }
 
@@ -226,6 +231,19 @@ final class DemoShop
             }
         }
         $this->history->happen();
+        $this->lately($lead);
+    }
+
+    /** What the lead did this week: a permit became narrower than what was signed for it, and a badge was reported lost. */
+    private function lately(User $lead): void
+    {
+        $permit = Permit::query()->with('statements')->where('code', 'hand-drill')->firstOrFail();
+        ($this->definePermit)([
+            'code' => $permit->code, 'name' => $permit->name, 'requirement' => $permit->requirement,
+            'scope' => [...$permit->scope, 'materials' => ['mild_steel'], 'max_diameter_mm' => 6.5],
+            'validity_days' => $permit->validity_days, 'statement' => Given::text($permit->statementInForce()->getRawOriginal('body')),
+        ]);
+        $this->badges->end(User::query()->where('name', 'like', 'Ulrik %')->firstOrFail(), 'lost', $lead);
     }
 
     private function person(string $name, string $email, Role $role, ?Cohort $cohort = null): User

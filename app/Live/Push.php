@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Live;
 
+use App\Support\EndsRights;
 use App\Support\HappensAfterCommit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Support\Facades\Config;
@@ -14,7 +15,7 @@ use Illuminate\Support\Facades\Config;
  */
 final class Push
 {
-    /** @var array<string, true> channels to publish to at the end of this request */
+    /** @var array<string, bool> channels to publish to at the end of this request; true where whoever listens there is cut off */
     private array $waiting = [];
 
     public function __construct(private readonly Application $app)
@@ -31,15 +32,14 @@ final class Push
             $this->app->terminating($this->publish(...));
         }
         foreach ($happened->channels() as $channel) {
-            $this->waiting[$channel] = true;
+            $this->waiting[$channel] = ($this->waiting[$channel] ?? false) || $happened instanceof EndsRights;
         }
     }
 
     public function publish(): void
     {
-        $channels = array_keys($this->waiting);
-        $this->waiting = [];
-        foreach ($channels as $channel) {
+        [$channels, $this->waiting] = [$this->waiting, []];
+        foreach ($channels as $channel => $cutsOff) {
             $call = curl_init(rtrim(Config::string('millstep.push_url'), '/').'/'.rawurlencode($channel));
             if ($call === false) {
                 continue;
@@ -47,8 +47,8 @@ final class Push
             curl_setopt_array(
                 $call,
                 [
-                    CURLOPT_POST => true,
-                    CURLOPT_POSTFIELDS => 'changed',
+                    // Taken away, a channel ends every stream on it; who may still listen is let in again by the same question as ever.
+                    ...($cutsOff ? [CURLOPT_CUSTOMREQUEST => 'DELETE'] : [CURLOPT_POST => true, CURLOPT_POSTFIELDS => 'changed']),
                     CURLOPT_RETURNTRANSFER => true,
                     CURLOPT_TIMEOUT_MS => 500,
                     CURLOPT_PROXY => '',

@@ -228,6 +228,8 @@ $(problem 504 away 'Mill Step did not answer in time. Nothing is switched on wit
       nchan_channel_id \$channel;
       nchan_subscriber_first_message newest;
       nchan_eventsource_ping_interval 15;
+      # And asked anew now and then, whatever was not told.
+      nchan_subscriber_timeout 600;
       include $RUN/headers.conf;
       add_header X-Accel-Buffering no;
     }

@@ -35,6 +35,19 @@ holds "the web workers are not root, and do not know the owner's password" bash 
   done
   ! grep -rqs "$(sed -n s/^DB_OWNER_PASSWORD=//p "$2/secrets.sh")" "$2/env" "$2/php-fpm.conf" "$2/cache"' _ "$(part php)" "$RUN"
 holds "the secrets and the logs are readable for their owner alone" bash -c '[ "$(stat -c %a "$1/secrets.sh")" = 600 ] && [ "$(stat -c %a "$1/env")" = 600 ] && [ "$(stat -c %a "$1/logs")" = 700 ]' _ "$RUN"
+# A stream that was opened with a right ends with it.
+holds "who signs out hears nothing more on what is still open" bash -c '
+  jar=$(mktemp); said=$(mktemp); url=$1
+  curl -s --noproxy "*" -c "$jar" -o /dev/null "$url/api/people/me"
+  token() { grep XSRF-TOKEN "$jar" | tail -1 | awk "{print \$7}" | sed "s/%3D/=/g"; }
+  call() { curl -s --noproxy "*" -b "$jar" -c "$jar" -o /dev/null -w "%{http_code}" -X "$1" -H "X-XSRF-TOKEN: $(token)" -H "Content-Type: application/json" -H "Accept: application/json" ${3:+-d "$3"} "$url$2"; }
+  [ "$(call POST /api/people/session "{\"email\":\"lead@millstep.example\",\"password\":\"mast-and-vane\"}")" = 200 ] || exit 1
+  cp "$jar" "$jar.open"
+  curl -sN --noproxy "*" -b "$jar.open" -H "Accept: text/event-stream" "$url/live/shop" >"$said" & stream=$!
+  sleep 1; kill -0 "$stream" || exit 1
+  [ "$(call DELETE /api/people/session)" = 204 ] || exit 1
+  for _ in $(seq 50); do kill -0 "$stream" 2>/dev/null || break; sleep 0.1; done
+  ! kill -0 "$stream" 2>/dev/null && [ "$(curl -s --noproxy "*" -b "$jar.open" -o /dev/null -w "%{http_code}" -H "Accept: text/event-stream" "$url/live/shop")" = 403 ]' _ "$URL"
 for name in php web queue schedule database; do
   before=$(part "$name"); kill -KILL "$before"
   holds "$name is killed outright, and back within seconds" soon eval '[ -n "$(part '"$name"')" ] && [ "$(part '"$name"')" != '"$before"' ] && up'

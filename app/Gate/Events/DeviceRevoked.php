@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Gate\Events;
 
-use App\Support\HappensAfterCommit;
+use App\Support\EndsRights;
 use Illuminate\Foundation\Events\Dispatchable;
 
-final readonly class DeviceRevoked implements HappensAfterCommit
+final readonly class DeviceRevoked implements EndsRights
 {
     use Dispatchable;
 

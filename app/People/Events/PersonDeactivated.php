@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\People\Events;
 
-use App\Support\HappensAfterCommit;
+use App\Support\EndsRights;
 use Illuminate\Foundation\Events\Dispatchable;
 
-final readonly class PersonDeactivated implements HappensAfterCommit
+final readonly class PersonDeactivated implements EndsRights
 {
     use Dispatchable;
 

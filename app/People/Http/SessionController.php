@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Http;
 
+use App\People\Events\SignedOut;
 use App\People\Http\Requests\SignInRequest;
 use App\People\SecondFactor;
 use App\People\SignIn;
@@ -69,6 +70,7 @@ final class SessionController
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();
+        SignedOut::dispatch($user->id, $user->teaches() || $user->audits());
 
         return response()->noContent();
     }

@@ -23,9 +23,7 @@ const progress = ref<{ done: number; of: number } | null>(null);
 async function takeIn() {
   for (;;) {
     const from = progress.value?.done ?? 0;
-    const answer = await must(
-      api.POST('/api/people/class-list', { body: { files: files.value, apply: true, from } }),
-    );
+    const answer = await must(api.POST('/api/people/class-list', { body: { files: files.value, apply: true, from } }));
     if (answer.applied || answer.lines.length > 0) {
       progress.value = null;
       return answer;
