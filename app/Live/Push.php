@@ -46,9 +46,8 @@ final class Push
             }
             curl_setopt_array(
                 $call,
-                [
-                    // Taken away, a channel ends every stream on it; who may still listen is let in again by the same question as ever.
-                    ...($cutsOff ? [CURLOPT_CUSTOMREQUEST => 'DELETE'] : [CURLOPT_POST => true, CURLOPT_POSTFIELDS => 'changed']),
+                // Taken away, a channel ends every stream on it; who may still listen is let in again by the same question as ever.
+                ($cutsOff ? [CURLOPT_CUSTOMREQUEST => 'DELETE'] : [CURLOPT_POST => true, CURLOPT_POSTFIELDS => 'changed']) + [
                     CURLOPT_RETURNTRANSFER => true,
                     CURLOPT_TIMEOUT_MS => 500,
                     CURLOPT_PROXY => '',

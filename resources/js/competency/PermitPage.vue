@@ -284,13 +284,13 @@ const named = (list: { code: string; title: string }[]) =>
               {{ t(`stage.${each.after.stage}`) }}{{ each.after.lapsed ? `, ${t(`lapse.${each.after.lapsed}`)}` : '' }}
             </li>
           </ul>
-          <h3 class="mt-4">{{ t('permits.loses', seen.loses.length) }}</h3>
+          <h3 class="mt-4 font-semibold">{{ t('permits.loses', seen.loses.length) }}</h3>
           <ul v-if="seen.loses.length > 0" class="mt-2" data-testid="loses">
             <li v-for="each in seen.loses" :key="each.id" class="border-t border-hairline py-1">
               <strong>{{ each.name }}</strong>: {{ lost(each.lost, each.machines) }}
             </li>
           </ul>
-          <h3 class="mt-4" :class="seen.turns.length > 0 ? 'text-no' : ''">
+          <h3 class="mt-4 font-semibold" :class="seen.turns.length > 0 ? 'text-no' : ''">
             {{ t('permits.turns', seen.turns.length) }}
           </h3>
           <ul v-if="seen.turns.length > 0" class="mt-2" data-testid="turns">
