@@ -20,7 +20,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('attempts/{attempt}/marks/{mark}/undo', [MarkController::class, 'undo']);
     Route::post('attempts/{attempt}/notes', [MarkController::class, 'note'])->can('teach');
     Route::post('attempts/{attempt}/photos', [PhotoController::class, 'store'])->can('teach');
-    Route::get('parts/{code}', [PartController::class, 'show']);
+    Route::get('parts/{code}', [PartController::class, 'show'])->middleware('throttle:30,1');
     Route::get('learners/{learner}/measuring', [MeasuredController::class, 'learner'])->can('view-record', 'learner');
     Route::get('gauges/{gauge}/repeatability', [MeasuredController::class, 'gauge'])->can('teach');
     Route::get('sheets', [SheetWritingController::class, 'index'])->can('teach');

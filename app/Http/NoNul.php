@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Http;
 
 use App\Language\Speech;
-use App\Support\Given;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -21,9 +20,11 @@ final class NoNul
      */
     public function handle(Request $request, Closure $next): Response
     {
-        foreach (Given::fields($request->input()) as $field => $value) {
+        $given = $request->input();
+        // A body that is a list has no names; its places are named.
+        foreach (is_array($given) ? $given : [] as $field => $value) {
             if (self::hasNul([$field => $value])) {
-                throw Speech::fault(str_replace("\0", '', $field), 'nul');
+                throw Speech::fault(str_replace("\0", '', (string) $field), 'nul');
             }
         }
 

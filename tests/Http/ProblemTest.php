@@ -115,7 +115,7 @@ it('reads MILLSTEP_DEMO strictly: only a yes is one', function (mixed $value, bo
 it('says whether it is up, and that the database is not', function (): void {
     $this->get('/up')->assertOk()->assertExactJson(['up' => true])->assertCookieMissing('millstep_session');
     config(['database.connections.pgsql.port' => 1]);
-    DB::shouldReceive('select')->andThrow(new PDOException('gone'));
+    DB::shouldReceive('selectOne')->andThrow(new PDOException('gone'));
     $this->get('/up')->assertStatus(503)->assertJsonPath('code', 'database_away');
 });
 
@@ -157,4 +157,21 @@ it('goes on calling broken what is broken', function (): void {
     $fault = new PDOException('SQLSTATE[42703]: Undefined column: 7 ERROR:  column "nonsense" does not exist');
     $answer = App\Http\Problem::of($fault, Illuminate\Http\Request::create('/api/gate/screen'));
     expect($answer?->getStatusCode())->toBe(500)->and($answer?->getData(true)['code'])->toBe('broken');
+});
+
+it('says that it is not up on a database that only follows, and where the clocks are apart', function (): void {
+    $says = fn (bool $follows, float $clock) => DB::shouldReceive('selectOne')->once()
+        ->andReturn((object) ['follows' => $follows, 'clock' => $clock]);
+    $says(true, microtime(true));
+    $this->get('/up')->assertStatus(503)->assertJsonPath('code', 'database_follows')->assertHeader('Retry-After');
+    $says(false, microtime(true) - 3);
+    $this->get('/up')->assertStatus(503)->assertJsonPath('code', 'clocks_apart');
+    $says(false, microtime(true));
+    $this->get('/up')->assertOk();
+});
+
+it('refuses a NUL in a body that is a list, too', function (): void {
+    $this->actingAs($this->instructor());
+    $this->call('POST', '/api/learning/recalls', server: ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'],
+        content: '["a\u0000b"]')->assertUnprocessable()->assertJsonPath('code', 'invalid');
 });
