@@ -32,7 +32,8 @@ final class AnchorLedger extends Command
             return self::SUCCESS;
         }
         $head = $anchors->write();
-        $this->info("$head->count lines, head {$head->hash}, written to {$anchors->file()}");
+        // The first one of an empty shop is nothing to read about.
+        $this->option('first') || $this->info("$head->count lines, head {$head->hash}, written to {$anchors->file()}");
 
         return self::SUCCESS;
     }
