@@ -237,12 +237,13 @@ final class DemoShop
     /** What the lead did this week: a permit became narrower than what was signed for it, and a badge was reported lost. */
     private function lately(User $lead): void
     {
-        $permit = Permit::query()->with('statements')->where('code', 'hand-drill')->firstOrFail();
-        ($this->definePermit)([
-            'code' => $permit->code, 'name' => $permit->name, 'requirement' => $permit->requirement,
-            'scope' => [...$permit->scope, 'materials' => ['mild_steel'], 'max_diameter_mm' => 6.5],
-            'validity_days' => $permit->validity_days, 'statement' => Given::text($permit->statementInForce()->getRawOriginal('body')),
-        ]);
+        foreach (Permit::query()->with('statements')->where('code', 'hand-drill')->get() as $permit) {
+            ($this->definePermit)([
+                'code' => $permit->code, 'name' => $permit->name, 'requirement' => $permit->requirement,
+                'scope' => [...$permit->scope, 'materials' => ['mild_steel'], 'max_diameter_mm' => 6.5],
+                'validity_days' => $permit->validity_days, 'statement' => Given::text($permit->statementInForce()->getRawOriginal('body')),
+            ]);
+        }
         $this->badges->end(User::query()->where('name', 'like', 'Ulrik %')->firstOrFail(), 'lost', $lead);
     }
 

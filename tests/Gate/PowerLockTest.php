@@ -9,6 +9,7 @@ use App\Competency\PlaceHold;
 use App\Content\Writing\RetireLesson;
 use App\Gate\Badges;
 use App\Gate\ConfirmClock;
+use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\SetPresence;
 use App\People\ChangeActive;
 use App\People\ClassList\Row;
@@ -37,6 +38,13 @@ const MOST_STATEMENTS = 12;
 function while_held(Closure $act): array
 {
     [$depth, $at, $held, $hashes] = [0, null, [], 0];
+    // What is done after the commit holds nothing; inside of a test's own transaction it would be counted.
+    app()->bind(ReviewOpenTurns::class, static fn (): object => new class
+    {
+        public function handle(): void
+        {
+        }
+    });
     Event::listen(TransactionBeginning::class, function () use (&$depth): void {
         $depth++;
     });
