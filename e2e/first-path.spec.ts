@@ -289,6 +289,8 @@ test('the sheet: a stop asks first, half a sheet is kept, the learner measures f
     await instructor.keyboard.press('1');
     await expect(hand(instructor).locator('h2')).not.toHaveText(now ?? '');
   }
+  // A score of marks goes out one after the other, and a slow machine takes its time over them.
+  await expect(instructor.getByText('all saved')).toBeVisible({ timeout: 60_000 });
   await measure(instructor, 'dia-A', { reading: '9.12' });
   await expect(instructor.locator('#criterion-dia-A')).toContainText('✓');
   // A slip of the eye: within ten seconds it needs no reason.
