@@ -112,28 +112,30 @@ final class Soundness
     private function unsealedHold(): bool
     {
         $sealed = LedgerEntry::query()->whereNotNull('seal')->orderBy('seq')->first();
-        if ($sealed === null) {
-            return true;
-        }
-        $this->firstSealed = $sealed->seq;
+        $this->firstSealed = $sealed === null ? PHP_INT_MAX : $sealed->seq;
         $prefix = $this->prefix();
         $adopted = LedgerEntry::query()->where('type', 'adopted')->whereNotNull('seal')->orderBy('seq')->first();
 
-        return $prefix !== null && $prefix[1] === $sealed->previous_hash
-            && ($adopted === null || $prefix === [$adopted->details()['count'], $adopted->details()['hash']]);
+        return $prefix !== null && ($adopted === null
+            || ($this->isSealed($adopted) && $prefix === [$adopted->details()['count'], $adopted->details()['hash']]));
+    }
+
+    private function isSealed(LedgerEntry $entry): bool
+    {
+        return hash_equals($entry->expectedHash(), $entry->hash) && hash_equals($this->key->seal($entry->hash), (string) $entry->seal);
     }
 
     /**
-     * The lines before the first sealed one, walked from the start.
+     * The lines before the first sealed one, walked from the start to it: that one's own seal says that it follows them.
      *
-     * @return array{int, string}|null how many and the last one's hash; null where the chain is broken
+     * @return array{int, string}|null how many and the last one's hash; null where the chain is broken, or the seal is made up
      */
     public function prefix(): ?array
     {
         [$count, $previous] = [0, HashChain::START];
         foreach (LedgerEntry::query()->orderBy('seq')->lazy(500) as $entry) {
             if ($entry->seal !== null) {
-                break;
+                return $entry->previous_hash === $previous && $this->isSealed($entry) ? [$count, $previous] : null;
             }
             if ($entry->previous_hash !== $previous || $entry->hash !== $entry->expectedHash()) {
                 return null;

@@ -53,6 +53,26 @@ it('says no at the gate for a learner of whom a line is not ours, at once, and t
     'before the first line, as if it were older than seals' => [null, ['seq' => -5]],
 ]);
 
+it('lets no line with a made-up seal vouch for one without', function (): void {
+    $pupil = $this->person();
+    give_badge($pupil, 'PUPIL');
+    bring($pupil, 4, $this->by);
+    app(Folds::class)->keep($pupil->id, now()->toImmutable());
+    // One fold is gone, so the whole ledger is read.
+    DB::table('competency_folds')->where('learner_id', $pupil->id)->where('permit_id', $this->permit()->id)->delete();
+    ($this->forge)(['seq' => -5, 'previous_hash' => MillStep\Core\Competency\HashChain::START, 'learner_id' => $pupil->id,
+        'permit_id' => $this->permit()->id, 'type' => 'signed_off', 'data' => json_encode(['statement_version' => 1,
+            'valid_until' => now()->addYear()->toIso8601ZuluString(), 'scope' => $this->permit()->scope])]);
+    $hash = LedgerEntry::query()->where('seq', -5)->sole()->hash;
+    // About somebody else, so that it is not looked at itself.
+    ($this->forge)(['seq' => -4, 'previous_hash' => $hash, 'learner_id' => $this->by->id], str_repeat('a', 64));
+    hold_badge($this, 'PUPIL')->assertJson(['interlock' => 'off', 'reasons' => ['record_not_sound']]);
+    // And nobody is led to take it over.
+    $lead = $this->person(App\People\Role::Lead);
+    app(App\People\Pin::class)->change($lead, '1357');
+    $this->artisan('competency:adopt', ['email' => $lead->email, '--pin' => '1357'])->assertFailed();
+});
+
 it('ends the turn of somebody whose line was altered', function (): void {
     hold_badge($this, 'LEARNER')->assertJson(['interlock' => 'on']);
     ($this->spoil)(fn () => DB::update("UPDATE competency_ledger SET data = '{\"minutes\": 4000}' WHERE type = 'practice_confirmed'"));
