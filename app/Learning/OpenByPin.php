@@ -15,7 +15,7 @@ use Illuminate\Support\Facades\RateLimiter;
 /** The instructor's look, opened on the learner's own device: whoever looked says who they are by their PIN. */
 final class OpenByPin
 {
-    /** So many tries of one learner and from one device in an hour, right or wrong. */
+    /** So many wrong tries of one learner and from one device in an hour. */
     private const TRIES = 5;
 
     private const TRIES_S = 3_600;
@@ -43,12 +43,17 @@ final class OpenByPin
             throw Refusal::forbidden('not_on_the_floor', ['name' => $instructor->name]);
         }
         // Counted before it is looked at, and apart from the instructor's own count: no learner locks an instructor out of signing.
-        foreach (['opening-here:'.$hold->progress->learner_id, 'opening-here-at:'.hash('sha256', $device)] as $tries) {
+        $counts = ['opening-here:'.$hold->progress->learner_id, 'opening-here-at:'.hash('sha256', $device)];
+        foreach ($counts as $tries) {
             if (RateLimiter::hit($tries, self::TRIES_S) > self::TRIES) {
                 throw Refusal::tooMany('pin_guessed', ['minutes' => (int) ceil(RateLimiter::availableIn($tries) / 60)]);
             }
         }
         $this->pin->is($instructor, $pin) || throw Refusal::forbidden('pin_wrong_here');
+        // The right one takes its count back: a class that shares a tablet is looked at more than five times an hour.
+        foreach ($counts as $tries) {
+            RateLimiter::decrement($tries, self::TRIES_S);
+        }
 
         return $this->answer->open($hold, $instructor->id, here: true);
     }

@@ -73,6 +73,14 @@ it('counts five an hour before it looks, and never locks the instructor by it', 
     open_here($this)->assertTooManyRequests();
 });
 
+it('counts no look that was given: a shared tablet has more than five an hour', function (): void {
+    foreach (range(1, 7) as $look) {
+        open_here($this)->assertNoContent();
+        $this->hold->fresh()->update(['opened_at' => null]);
+    }
+    open_here($this, ['pin' => '0000'])->assertForbidden()->assertJsonPath('code', 'pin_wrong_here');
+});
+
 it('opens only while they are on the floor', function (): void {
     ($this->floor)(false);
     $this->getJson("/api/learning/holds/{$this->hold->id}/openers")->assertOk()->assertExactJson([]);
