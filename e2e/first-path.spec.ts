@@ -2,7 +2,18 @@ import { expect, test, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { sitPaper } from './paper';
 import { hand, key, measure, measureToo, say, take } from './sheet';
-import { call, changePolicy, holdBadge, keepOpen, machineScreen, person, PIN, putAway, sayWhat } from './people';
+import {
+  call,
+  changePolicy,
+  holdBadge,
+  keepOpen,
+  machineScreen,
+  onTheFloor,
+  person,
+  PIN,
+  putAway,
+  sayWhat,
+} from './people';
 
 /**
  * One learner, from the first lesson to the gate saying "may run alone", as three people on three devices:
@@ -142,16 +153,16 @@ test('with the check passed the gate says with supervision while an instructor i
   await expect(gate.getByTestId('gate-word')).toHaveText('No');
   await expect(gate.getByText(/No instructor is on the floor/)).toBeVisible();
   await instructor.goto('/today');
-  await instructor.getByRole('button', { name: 'I am on the floor' }).click();
+  await onTheFloor(instructor, true);
   await expect(instructor.getByText(/On the floor until/)).toBeVisible();
   await badge('Wren Adeyemi-Holt');
   await expect(gate.getByTestId('gate-word')).toHaveText('With supervision');
   await expect(gate.getByTestId('interlock')).toContainText('interlock on');
   // Leaving the floor takes the power away at once, without another badge.
-  await instructor.getByRole('button', { name: 'I leave the floor' }).click();
+  await onTheFloor(instructor, false);
   await expect(gate.getByText('Power was taken away.')).toBeVisible();
   await expect(gate.getByTestId('interlock')).toContainText('interlock off');
-  await instructor.getByRole('button', { name: 'I am on the floor' }).click();
+  await onTheFloor(instructor, true);
   await badge('Wren Adeyemi-Holt');
   await expect(gate.getByTestId('interlock')).toContainText('interlock on');
   await badge('Wren Adeyemi-Holt');
@@ -395,7 +406,7 @@ test('sign-off: the learner acknowledges, the instructor signs with a PIN', asyn
 
 test('after the sign-off the gate says alone, and the interlock turns on', async () => {
   await instructor.goto('/today');
-  await instructor.getByRole('button', { name: 'I leave the floor' }).click();
+  await onTheFloor(instructor, false);
   await badge('Wren Adeyemi-Holt');
   await sayWhat(gate, 'Perpetua', 'mild steel from 3 mm thick', 'up to 8 mm');
   await expect(gate.getByTestId('gate-word')).toHaveText('Alone');

@@ -93,6 +93,13 @@ export async function machineScreen(browser: Browser, machine: string, by: strin
   return screen;
 }
 
+/** Comes to the floor or leaves it, on Today; only what was answered counts at a machine. */
+export async function onTheFloor(page: Page, here: boolean): Promise<void> {
+  const [press, then] = here ? ['I am on the floor', 'I leave the floor'] : ['I leave the floor', 'I am on the floor'];
+  await page.getByRole('button', { name: press }).click();
+  await expect(page.getByRole('button', { name: then })).toBeVisible();
+}
+
 /** Holds a badge of the demo's tray to the reader. */
 export async function holdBadge(screen: Page, who: string): Promise<void> {
   const badge = screen.getByRole('button', { name: new RegExp(who) });

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page, type Request } from '@playwright/test';
 import {
   call,
   changePolicy,
@@ -6,6 +6,7 @@ import {
   keepOpen,
   learnerId,
   machineScreen,
+  onTheFloor,
   PASSWORD,
   person,
   PIN,
@@ -31,18 +32,29 @@ test('a mark made when the session is gone is kept, said not to be saved, and se
   browser,
 }) => {
   const page = await person(browser, 'henrike@millstep.example', { width: 1180, height: 820 });
+  const api = /\/api\//;
+  let over = false;
+  const asked = new Set<Request>();
+  page.on('request', (request) => {
+    if (!over && request.method() === 'GET' && api.test(request.url())) asked.add(request);
+  });
+  for (const end of ['requestfinished', 'requestfailed'] as const) page.on(end, (request) => asked.delete(request));
   const id = await openSheet(page, 'Quillon');
   await say(page, 'eyes', 'met');
   await expect(page.getByText('all saved')).toBeVisible();
-  // The session ends while the next mark is on its way: whatever else the page asks by itself comes after that.
-  const marks = /\/api\/assessment\/attempts\/.+/;
-  await page.route(marks, async (route) => {
-    if (route.request().method() !== 'GET') await page.context().clearCookies();
+  // The session ends while the next mark is on its way. What the page asked before is answered first, for that answer would
+  // bring the session back; what it asks after is asked without one.
+  await page.route(api, async (route) => {
+    if (route.request().method() !== 'GET') {
+      over = true;
+      await expect.poll(() => asked.size).toBe(0);
+      await page.context().clearCookies();
+    }
     await route.continue();
   });
   await say(page, 'key', 'met');
   await expect(page.getByRole('heading', { name: 'You were signed out' })).toBeVisible();
-  await page.unroute(marks);
+  await page.unroute(api);
   await expect(page.getByText('all saved')).toHaveCount(0);
   await expect(page.getByText('CSRF')).toHaveCount(0);
   // Over a reload too: the mark is on the device.
@@ -183,7 +195,7 @@ test('a second badge and a refused one leave the turn alone; Today ends it in on
   const screen = await machineScreen(browser, 'bench-drill', 'henrike@millstep.example');
   const instructor = await person(browser, 'henrike@millstep.example');
   await instructor.goto('/today');
-  await instructor.getByRole('button', { name: 'I am on the floor' }).click();
+  await onTheFloor(instructor, true);
   await holdBadge(screen, 'Perpetua');
   await expect(screen.getByTestId('gate-word')).toHaveText('With supervision');
   await holdBadge(screen, 'Otis');
