@@ -42,6 +42,7 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withCommands([
         App\Competency\VerifyLedger::class, App\Competency\AnchorLedger::class, App\Competency\AdoptLines::class,
+        App\Competency\ForgetAgain::class,
         App\Gate\ReviewTurns::class,
         App\Demo\DemoCommand::class, App\People\AddLead::class, App\People\ShowFirstCode::class, App\Records\Doctor::class,
         App\Records\Prune::class, App\Assessment\ConcludeStopped::class,

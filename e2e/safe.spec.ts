@@ -38,7 +38,8 @@ test('a mark made when the session is gone is kept, said not to be saved, and se
   page.on('request', (request) => {
     if (!over && request.method() === 'GET' && api.test(request.url())) asked.add(request);
   });
-  for (const end of ['requestfinished', 'requestfailed'] as const) page.on(end, (request) => asked.delete(request));
+  page.on('requestfinished', (request) => asked.delete(request));
+  page.on('requestfailed', (request) => asked.delete(request));
   const id = await openSheet(page, 'Quillon');
   await say(page, 'eyes', 'met');
   await expect(page.getByText('all saved')).toBeVisible();

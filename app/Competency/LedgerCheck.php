@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use App\Competency\Texts\Forgotten;
+use App\Competency\Texts\LineWords;
 use App\Support\Given;
 use MillStep\Core\Border\Message;
 use MillStep\Core\Competency\HashChain;
@@ -17,8 +19,12 @@ final class LedgerCheck
     /** After so many days that the server ran, an anchor says nothing of late. */
     private const STALE_DAYS = 2;
 
-    public function __construct(private readonly ShopKey $key, private readonly Anchors $anchors, private readonly Soundness $soundness)
-    {
+    public function __construct(
+        private readonly ShopKey $key,
+        private readonly Anchors $anchors,
+        private readonly Soundness $soundness,
+        private readonly Forgotten $forgotten,
+    ) {
     }
 
     public function walk(): LedgerFound
@@ -38,7 +44,7 @@ final class LedgerCheck
         $adopted = null;
         foreach (LedgerEntry::query()->orderBy('seq')->lazy(500) as $entry) {
             $fault = match (true) {
-                $entry->previous_hash !== $previous || $entry->hash !== $entry->expectedHash() => 'broken',
+                $entry->previous_hash !== $previous || ! $this->soundness->holds($entry) => 'broken',
                 // Lines from before the seal was there stand first; after a sealed one every line has one.
                 ($sealed || $entry->seal !== null) && ! hash_equals($this->key->seal($entry->hash), (string) $entry->seal) => 'forged',
                 isset($heads[$count + 1]) && $heads[$count + 1] !== $entry->hash => 'written_anew',
@@ -73,7 +79,23 @@ final class LedgerCheck
             );
         }
 
-        return $this->age($anchors, $count);
+        return $this->wordsBeside($count, count($anchors)) ?? $this->age($anchors, $count);
+    }
+
+    /** Whether what stands beside the lines is what they are committed to; what was forgotten is not missed. */
+    private function wordsBeside(int $lines, int $anchors): ?LedgerFound
+    {
+        $forgotten = $this->forgotten->said();
+        foreach (LedgerEntry::query()->whereNotNull('by_subject')->orderBy('seq')->lazy(500)->chunk(500) as $entries) {
+            [$entry, $fault] = LineWords::fault($entries->collect(), $forgotten) ?? [null, null];
+            if ($entry !== null) {
+                return LedgerFound::words(Message::of("competency.ledger.$fault", [
+                    'line' => $entry->seq, 'type' => $entry->type, 'at' => $entry->happened_at->toIso8601ZuluString(),
+                ]), $lines, $anchors);
+            }
+        }
+
+        return null;
     }
 
     /** @param  list<array{count: int, hash: string, at: string, signature: string}>  $anchors */

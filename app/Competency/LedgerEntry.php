@@ -30,6 +30,9 @@ use MillStep\Core\Competency\Ledger\Line;
  * @property string $previous_hash
  * @property string $hash
  * @property string|null $seal
+ * @property int $format  1: words stand in the payload; 2: beside it (Texts\LineWords)
+ * @property string|null $by_subject  commitment to words and name, under the key of whom it is about
+ * @property string|null $by_writer  the same under the writer's
  * @property User $recorder
  */
 final class LedgerEntry extends Model
@@ -46,6 +49,8 @@ final class LedgerEntry extends Model
 
     protected $guarded = [];
 
+    protected $attributes = ['format' => 2, 'by_subject' => null, 'by_writer' => null];
+
     protected function casts(): array
     {
         return ['happened_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
@@ -59,6 +64,7 @@ final class LedgerEntry extends Model
             'by' => $this->recorded_by, 'at' => $this->happened_at->utc()->format(self::INSTANT),
             'recorded_at' => $this->recorded_at->utc()->format(self::INSTANT),
             'previous_hash' => $this->previous_hash, 'hash' => $this->hash, 'seal' => $this->seal,
+            'format' => $this->format, 'by_subject' => $this->by_subject, 'by_writer' => $this->by_writer,
         ];
     }
 
@@ -93,15 +99,20 @@ final class LedgerEntry extends Model
 
     public function expectedHash(): string
     {
-        return HashChain::next($this->previous_hash, [
-            $this->id,
-            (string) $this->learner_id,
-            (string) $this->permit_id,
-            $this->type,
-            $this->data,
-            (string) $this->recorded_by,
-            $this->happened_at->utc()->format(self::INSTANT),
-            $this->recorded_at->utc()->format(self::INSTANT),
+        return self::hashOf($this->learner_id, $this->stored());
+    }
+
+    /**
+     * A line of the first form is hashed with the words in it, a later one with the commitments to them.
+     *
+     * @param  Stored  $line
+     */
+    public static function hashOf(int $learner, array $line): string
+    {
+        return HashChain::next($line['previous_hash'], [
+            $line['id'], (string) $learner, (string) $line['permit'], $line['type'], $line['data'], (string) $line['by'], $line['at'],
+            $line['recorded_at'],
+            ...$line['format'] === 1 ? [] : [(string) $line['format'], (string) $line['by_subject'], (string) $line['by_writer']],
         ]);
     }
 }

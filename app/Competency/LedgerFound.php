@@ -10,7 +10,7 @@ use MillStep\Core\Border\Message;
 final readonly class LedgerFound
 {
     /**
-     * @param  'sound'|'broken'|'stale'|'none'  $state
+     * @param  'sound'|'broken'|'words'|'stale'|'none'  $state
      * @param  int|null  $brokenFrom  the first line that is not beyond doubt
      */
     private function __construct(
@@ -30,6 +30,12 @@ final readonly class LedgerFound
     public static function broken(Message $what, int $from, int $lines, int $anchors): self
     {
         return new self('broken', $what, $from, $lines, $anchors);
+    }
+
+    /** Every line stands, and what was said beside one does not. */
+    public static function words(Message $what, int $lines, int $anchors): self
+    {
+        return new self('words', $what, null, $lines, $anchors);
     }
 
     public static function stale(Message $what, int $lines, int $anchors): self

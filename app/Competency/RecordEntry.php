@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use App\Competency\Texts\LineWords;
 use App\People\User;
 use App\Support\DatabaseClock;
+use App\Support\Given;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use MillStep\Core\Border\Fields;
@@ -40,16 +43,23 @@ final class RecordEntry
         ?CarbonImmutable $happenedAt = null,
         ?string $id = null,
     ): LedgerEntry {
-        $text = json_encode((object) $data, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
+        $kind = Entries::KINDS[$type] ?? null;
+        $own = array_flip($kind === null ? [] : $kind::TEXTS);
+        $texts = array_map(Given::text(...), array_filter(array_intersect_key($data, $own), static fn (mixed $text) => $text !== null));
+        $text = json_encode(
+            (object) array_diff_key($data, $own),
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
+        );
         Entries::read(Fields::of([...self::plain($text), 'type' => $type]));
 
-        return DB::transaction(function () use ($learner, $permit, $type, $text, $by, $happenedAt, $id): LedgerEntry {
+        return DB::transaction(function () use ($learner, $permit, $type, $text, $texts, $by, $happenedAt, $id, $kind): LedgerEntry {
             DB::select('SELECT pg_advisory_xact_lock(?)', [self::CHAIN_LOCK]);
             // After the wait, by the clock that everybody shares.
             $now = DatabaseClock::now();
             $known = $id === null ? null : LedgerEntry::query()->where('id', $id)->first();
             if ($known !== null) {
-                return $known->says($learner, $permit, $type, $by) && $known->data === $text ? $known : throw Refusal::idUsed();
+                return $known->says($learner, $permit, $type, $by) && $known->data === $text && self::words($known) === $texts
+                    ? $known : throw Refusal::idUsed();
             }
             $last = LedgerEntry::query()->latest('seq')->first();
             $entry = new LedgerEntry([
@@ -64,12 +74,20 @@ final class RecordEntry
                 'recorded_at' => $last !== null && $last->recorded_at->greaterThan($now) ? $last->recorded_at->utc() : $now,
                 'previous_hash' => $last->hash ?? HashChain::START,
             ]);
+            $write = $texts !== [] || ($kind !== null && $kind::SIGNED) ? LineWords::commit($entry, $learner, $by, $texts) : null;
             $entry->hash = $entry->expectedHash();
             $entry->seal = $this->key->seal($entry->hash);
             $entry->save();
+            $write === null || $write();
 
             return $entry;
         });
+    }
+
+    /** @return array<string, string> */
+    private static function words(LedgerEntry $known): array
+    {
+        return LineWords::of(new Collection([$known]))[$known->id] ?? [];
     }
 
     /** @return array<string, mixed> */

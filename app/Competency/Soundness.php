@@ -18,7 +18,8 @@ use MillStep\Core\Competency\HashChain;
  * they count while they are, to the letter, what was taken over.
  *
  * @phpstan-type Stored array{seq: int, id: string, permit: int|null, type: string, data: string, by: int, at: string,
- *     recorded_at: string, previous_hash: string, hash: string, seal: string|null}
+ *     recorded_at: string, previous_hash: string, hash: string, seal: string|null, format: int, by_subject: string|null,
+ *     by_writer: string|null}
  * @phpstan-type Found array{state: string, seal: string}
  */
 final class Soundness
@@ -27,6 +28,9 @@ final class Soundness
 
     private int $firstSealed = PHP_INT_MAX;
 
+    /** @var array<int, string>|null */
+    private ?array $blanked = null;
+
     public function __construct(private readonly ShopKey $key)
     {
     }
@@ -34,18 +38,41 @@ final class Soundness
     /** @param  Stored  $line */
     public function isOurs(int $learner, array $line): bool
     {
-        $hash = HashChain::next($line['previous_hash'], [
-            $line['id'], (string) $learner, (string) $line['permit'], $line['type'], $line['data'], (string) $line['by'], $line['at'],
-            $line['recorded_at'],
-        ]);
-        $ours = hash_equals($hash, $line['hash']) && ($line['seal'] === null
-            ? $this->countsUnsealed($line['seq'])
-            : hash_equals($this->key->seal($hash), $line['seal']));
+        $ours = $this->stands($line['seq'], $line['format'], LedgerEntry::hashOf($learner, $line), $line['hash'])
+            && ($line['seal'] === null
+                ? $this->countsUnsealed($line['seq'])
+                : hash_equals($this->key->seal($line['hash']), $line['seal']));
         $ours || LedgerBroken::dispatch(Message::of('competency.ledger.not_ours', [
             'line' => $line['seq'], 'type' => $line['type'], 'learner' => $learner,
         ]));
 
         return $ours;
+    }
+
+    /**
+     * Whether a line is what its hash is over, or is left as a sealed line says that it was when its words were taken out.
+     *
+     * @param  string  $found  hash of what stands there
+     */
+    public function stands(int $seq, int $format, string $found, string $hash): bool
+    {
+        return hash_equals($found, $hash) || ($format === 1 && hash_equals($this->blanked()[$seq] ?? '', $found));
+    }
+
+    /** @return array<int, string> the hash of each line whose words were taken out, as it is left */
+    private function blanked(): array
+    {
+        if ($this->blanked === null) {
+            $this->blanked = [];
+            foreach (LedgerEntry::query()->where('type', 'blanked')->orderBy('seq')->lazy(500) as $entry) {
+                $said = $entry->details();
+                if ($this->isSealed($entry)) {
+                    $this->blanked[Given::whole($said['seq'] ?? 0)] = Given::text($said['left'] ?? '');
+                }
+            }
+        }
+
+        return $this->blanked;
     }
 
     /**
@@ -120,6 +147,11 @@ final class Soundness
             || ($this->isSealed($adopted) && $prefix === [$adopted->details()['count'], $adopted->details()['hash']]));
     }
 
+    public function holds(LedgerEntry $entry): bool
+    {
+        return $this->stands($entry->seq, $entry->format, $entry->expectedHash(), $entry->hash);
+    }
+
     private function isSealed(LedgerEntry $entry): bool
     {
         return hash_equals($entry->expectedHash(), $entry->hash) && hash_equals($this->key->seal($entry->hash), (string) $entry->seal);
@@ -137,7 +169,7 @@ final class Soundness
             if ($entry->seal !== null) {
                 return $entry->previous_hash === $previous && $this->isSealed($entry) ? [$count, $previous] : null;
             }
-            if ($entry->previous_hash !== $previous || $entry->hash !== $entry->expectedHash()) {
+            if ($entry->previous_hash !== $previous || ! $this->holds($entry)) {
                 return null;
             }
             $previous = $entry->hash;

@@ -32,6 +32,9 @@ final class VerifyLedger extends Command
         if ($found->what !== null) {
             $this->warn(Sentences::in('en')->say($found->what));
             LedgerDoubtful::dispatch($found->what);
+            if ($found->state === 'words') {
+                return self::FAILURE;
+            }
         }
         $this->info(sprintf('%d lines, chain unbroken, sealed, %d anchors agree.', $found->lines, $found->anchors));
 

@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\DB;
 /** Somebody is no longer here, or is here again. Their sessions end at once, and so does a turn they have. */
 final class ChangeActive
 {
-    /** @throws Refusal `own_account` or `no_longer_lead` */
+    /** @throws Refusal `own_account`, `person_forgotten` or `no_longer_lead` */
     public function __invoke(User $person, bool $active, User $by): User
     {
         if ($person->is($by)) {
@@ -24,6 +24,7 @@ final class ChangeActive
             $active || PowerLock::forRestriction();
             $by->checkStillLeads();
             $person = User::query()->lockForUpdate()->findOrFail($person->id);
+            $active && $person->checkIsKnown();
             $person->update(['active' => $active]);
             $active || DB::table('people_sessions')->where('user_id', $person->id)->delete();
             $active ? PersonReactivated::dispatch($person->id) : PersonDeactivated::dispatch($person->id);

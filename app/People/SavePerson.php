@@ -21,7 +21,7 @@ final class SavePerson
     /**
      * @param  Person  $given
      *
-     * @throws Refusal `no_longer_lead`, `own_role` or `has_a_record`
+     * @throws Refusal `no_longer_lead`, `person_forgotten`, `own_role` or `has_a_record`
      */
     public function __invoke(?User $person, array $given, User $by): User
     {
@@ -31,6 +31,7 @@ final class SavePerson
             $person === null || $person->role === $role || PowerLock::forRestriction();
             $by->checkStillLeads();
             $person = $person === null ? null : User::query()->lockForUpdate()->findOrFail($person->id);
+            $person?->checkIsKnown();
             $changesRole = $person !== null && $person->role !== $role;
             if ($changesRole) {
                 // Also where somebody else changed it since it was read.

@@ -40,6 +40,7 @@ use Illuminate\Support\Facades\DB;
  * @property bool $mail_when_waiting  a letter when a learner of theirs waits
  * @property CarbonImmutable|null $invited_at
  * @property CarbonImmutable|null $joined_at  when a password of their own was set
+ * @property CarbonImmutable|null $forgotten_at  from then on nothing of them is known but what they did
  * @property string|null $sis_id  what the school calls them in its lists
  * @property Collection<int, Cohort> $cohorts
  * @property Collection<int, Model> $signsFor  the permits that they may sign for: the room of competency says which
@@ -58,6 +59,7 @@ final class User extends Authenticatable implements HasLocalePreference, SpokenT
     protected $attributes = [
         'language' => 'en', 'all_cohorts' => false, 'mail_when_waiting' => false,
         'totp_secret' => null, 'totp_confirmed_at' => null, 'totp_used_step' => null,
+        'forgotten_at' => null,
     ];
 
     protected $hidden = ['password', 'pin_hash', 'remember_token', 'totp_secret'];
@@ -77,6 +79,7 @@ final class User extends Authenticatable implements HasLocalePreference, SpokenT
             'mail_when_waiting' => 'boolean',
             'invited_at' => 'immutable_datetime',
             'joined_at' => 'immutable_datetime',
+            'forgotten_at' => 'immutable_datetime',
             'born_on' => 'immutable_date',
             'guardian_acknowledged_on' => 'immutable_date',
         ];
@@ -129,6 +132,12 @@ final class User extends Authenticatable implements HasLocalePreference, SpokenT
         if (! self::query()->findOrFail($this->id)->leads()) {
             throw Refusal::forbidden('no_longer_lead');
         }
+    }
+
+    /** @throws Refusal `person_forgotten` */
+    public function checkIsKnown(): void
+    {
+        $this->forgotten_at === null || throw Refusal::because('person_forgotten');
     }
 
     /** Reads records, changes and alerts of the whole shop, and changes nothing. */

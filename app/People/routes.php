@@ -43,6 +43,7 @@ Route::middleware('auth')->group(function (): void {
         Route::post('everybody/{person}/invitation', [StaffController::class, 'invite']);
         Route::put('everybody/{person}/badge', [StaffController::class, 'badge']);
         Route::delete('everybody/{person}/badge', [StaffController::class, 'endBadge']);
+        Route::post('everybody/{person}/forgetting', [StaffController::class, 'forget']);
         Route::get('cohorts', [CohortController::class, 'index']);
         Route::post('cohorts', [CohortController::class, 'store']);
         Route::put('cohorts/{cohort}', [CohortController::class, 'update']);

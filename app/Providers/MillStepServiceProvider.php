@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Assessment\Listeners\DeletePhotos;
 use App\Competency\Events\EntryCorrected;
 use App\Competency\Events\LedgerBroken;
 use App\Competency\Events\LedgerDoubtful;
@@ -13,6 +14,7 @@ use App\Competency\Events\PermitRevoked;
 use App\Competency\OpenTurns;
 use App\Competency\Permit;
 use App\Competency\Taught;
+use App\Competency\Texts\Forgotten;
 use App\Content\WhatIsTaught;
 use App\Gate\Badges;
 use App\Gate\Device;
@@ -36,10 +38,12 @@ use App\People\BadgeDesk;
 use App\People\Cohort;
 use App\People\CohortPolicy;
 use App\People\Events\PersonDeactivated;
+use App\People\Events\PersonForgotten;
 use App\People\Events\RoleChanged;
 use App\People\LearnerPolicy;
 use App\People\MailboxTransport;
 use App\People\OnTheFloor;
+use App\People\Remembered;
 use App\People\User;
 use App\Planning\Plan;
 use App\Planning\PlanPolicy;
@@ -92,6 +96,7 @@ final class MillStepServiceProvider extends ServiceProvider
         $this->app->terminating(Container::getInstance()->forgetScopedInstances(...));
         $this->app->bind(BadgeDesk::class, Badges::class);
         $this->app->bind(OnTheFloor::class, PresentNow::class);
+        $this->app->bind(Remembered::class, Forgotten::class);
         $this->app->bind(Taught::class, WhatIsTaught::class);
         $this->app->bind(OpenTurns::class, TurnsEnding::class);
         Sanctum::usePersonalAccessTokenModel(Token::class);
@@ -166,6 +171,7 @@ final class MillStepServiceProvider extends ServiceProvider
                 LookDisowned::class],
             AlertLead::class,
         );
+        Event::listen(PersonForgotten::class, DeletePhotos::class);
         Event::listen('App\\*', Push::class);
         // The database writes down who changed what (records_audit); here it is told who.
         Event::listen(TransactionBeginning::class, static function (TransactionBeginning $beginning): void {

@@ -24,7 +24,7 @@ final class AuditNames
     /** @var array<string, string> source => the column by which its rows are called */
     private const ROWS = [
         'gate_badges' => 'user_id', 'competency_authorisations' => 'user_id', 'competency_supervisors' => 'user_id',
-        'competency_statements' => 'permit_id',
+        'people_users' => 'user_id', 'competency_statements' => 'permit_id',
         'competency_machine_permit' => 'machine_id', 'people_memberships' => 'user_id',
     ];
 

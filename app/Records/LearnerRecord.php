@@ -12,6 +12,7 @@ use App\Competency\Permit;
 use App\Competency\PermitStanding;
 use App\Competency\Readiness;
 use App\Competency\Standings;
+use App\Competency\Texts\LineWords;
 use App\Learning\Check;
 use App\Learning\CheckAttempt;
 use App\Learning\Lesson;
@@ -79,6 +80,7 @@ final class LearnerRecord
         $standings = $this->standings->of(new Collection([$learner]), $permits)[$learner->id];
         $entries = LedgerEntry::query()->with('recorder')->where('learner_id', $learner->id)->orderByDesc('seq')->get();
         $corrected = self::corrected($entries);
+        $words = LineWords::of($entries);
 
         return [
             'learner' => [
@@ -93,7 +95,7 @@ final class LearnerRecord
                 'id' => $entry->id,
                 'type' => $entry->type,
                 'permit' => $permits->firstWhere('id', $entry->permit_id)?->name,
-                'details' => (object) $entry->details(),
+                'details' => (object) [...$entry->details(), ...$words[$entry->id] ?? []],
                 'recorded_by' => $entry->recorder->name,
                 'happened_at' => $entry->happened_at->toIso8601ZuluString(),
                 'recorded_at' => $entry->recorded_at->toIso8601ZuluString(),

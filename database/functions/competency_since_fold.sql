@@ -7,7 +7,8 @@ BEGIN
     SELECT json_agg(json_build_object('seq', l.seq, 'id', l.id, 'permit', l.permit_id, 'type', l.type, 'data', l.data::text,
         'by', l.recorded_by, 'at', to_char(l.happened_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"'),
         'recorded_at', to_char(l.recorded_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"'),
-        'previous_hash', l.previous_hash, 'hash', l.hash, 'seal', l.seal) ORDER BY l.seq)
+        'previous_hash', l.previous_hash, 'hash', l.hash, 'seal', l.seal, 'format', l.format, 'by_subject', l.by_subject,
+        'by_writer', l.by_writer) ORDER BY l.seq)
         INTO after FROM competency_ledger l WHERE l.learner_id = learner AND (stands IS NULL OR l.seq > stands);
     SELECT l.seq INTO newest FROM competency_ledger l WHERE l.learner_id = learner ORDER BY l.seq DESC LIMIT 1;
     RETURN json_build_object('learner', learner, 'folds', kept, 'lines', after, 'newest', newest);

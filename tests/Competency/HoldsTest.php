@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Competency\CorrectEntry;
 use App\Competency\LedgerEntry;
 use App\Competency\PlaceHold;
+use App\Competency\Texts\LineWords;
 
 beforeEach(function (): void {
     $this->by = $this->instructor();
@@ -59,10 +60,9 @@ it('corrects a line with a reason and a PIN, once', function (): void {
     ($this->correct)($this->by, $wrong, ['id' => $id])->assertCreated();
     ($this->correct)($this->by, $wrong, ['id' => $id])->assertCreated();
     ($this->correct)($this->by, $wrong)->assertConflict()->assertJsonPath('code', 'already_corrected');
-    expect(LedgerEntry::query()->where('type', 'corrected')->sole()->details())->toBe([
-        'entry' => $wrong->id,
-        'reason' => 'Entered for the wrong learner.',
-    ]);
+    $line = LedgerEntry::query()->where('type', 'corrected')->get();
+    expect($line->sole()->details())->toBe(['entry' => $wrong->id])
+        ->and(LineWords::of($line)[$line[0]->id])->toBe(['reason' => 'Entered for the wrong learner.']);
 });
 
 it('brings a line back by correcting its correction', function (): void {

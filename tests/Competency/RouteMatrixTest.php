@@ -89,6 +89,7 @@ const WHO = [
         'PUT assessment/sheets/{code}', 'PUT content/lessons/{code}', 'POST content/lessons/{code}/retirement',
         'DELETE content/lessons/{code}/retirement',
         'GET people/everybody', 'PATCH people/everybody/{person}', 'DELETE people/everybody/{person}/pin',
+        'POST people/everybody/{person}/forgetting',
         'DELETE people/everybody/{person}/second-factor',
         'GET records/changes', 'GET records/alerts', 'POST records/alerts/{alert}/seen',
         'DELETE workshop/cribs/{crib}', 'POST workshop/file', 'POST workshop/machines',

@@ -6,6 +6,7 @@ namespace App\People\Http;
 
 use App\People\BadgeDesk;
 use App\People\ChangeActive;
+use App\People\ForgetPerson;
 use App\People\Http\Requests\PersonRequest;
 use App\People\Invite;
 use App\People\Pin;
@@ -67,6 +68,15 @@ final class StaffController
         $request->validate(['active' => ['required', 'boolean']]);
 
         return StaffResource::one($change($person, $request->boolean('active'), $user));
+    }
+
+    /** Forgets whoever is no longer here: what was known and said of them, not what they did. Sent twice it is done once. */
+    public function forget(Request $request, User $person, ForgetPerson $forget, #[CurrentUser] User $user): StaffResource
+    {
+        /** @var array{pin: string} $given */
+        $given = $request->validate(['pin' => ['required', 'string', 'max:20']]);
+
+        return StaffResource::one($forget($person, $user, $given['pin']));
     }
 
     /** Of somebody else: one's own is turned off on one's own page, with the password. */

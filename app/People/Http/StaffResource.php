@@ -52,6 +52,7 @@ final class StaffResource extends JsonResource
             'joined' => $this->joined_at !== null,
             'badge' => $this->badge,
             'active' => $this->active,
+            'forgotten' => $this->forgotten_at !== null,
             'signs_for' => $this->signsFor->pluck('name')->all(),
             'pin' => match (true) {
                 $this->pin_hash === null => 'none',

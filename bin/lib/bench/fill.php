@@ -95,7 +95,9 @@ for ($n = 0; $n < $lines; $n++) {
         $uuid = (string) Str::uuid7();
         $instant = $at->format(LedgerEntry::INSTANT);
         $previousOf = $previous;
-        $previous = HashChain::next($previousOf, [$uuid, (string) $id, (string) $for, $type, $text, (string) $by->id, $instant, $instant]);
+        $previous = HashChain::next($previousOf, [
+            $uuid, (string) $id, (string) $for, $type, $text, (string) $by->id, $instant, $instant, '2', '', '',
+        ]);
         $rows[] = implode(
             "\t",
             [$uuid, $id, $for ?? '\N', $type, $text, $by->id, $instant, $instant, $previousOf, $previous, $key->seal($previous)],

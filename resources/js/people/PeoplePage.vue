@@ -13,6 +13,7 @@ import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import BadgeDialog from './BadgeDialog.vue';
 import CohortDialog from './CohortDialog.vue';
+import ForgetDialog from './ForgetDialog.vue';
 import InvitationLink from './InvitationLink.vue';
 import PersonDialog from './PersonDialog.vue';
 import { useMe } from '@/api/useMe';
@@ -24,6 +25,7 @@ const { person } = useMe();
 const search = ref('');
 const editing = ref<Somebody | 'new' | null>(null);
 const handing = ref<Somebody | null>(null);
+const forgetting = ref<Somebody | null>(null);
 const cohort = ref<Schemas['Cohort'] | 'new' | null>(null);
 const cohorts = useQuery({ queryKey: ['cohorts'], queryFn: () => must(api.GET('/api/people/cohorts')) });
 const everybody = useQuery({ queryKey: ['everybody'], queryFn: () => must(api.GET('/api/people/everybody')) });
@@ -110,18 +112,20 @@ const resetPin = useAction((who: Somebody) =>
             >{{ [t(`role.${each.role}`), ...each.cohorts.map(({ name }) => name)].join(', ')
             }}{{ each.all_cohorts ? `, ${t('people.reachesAll')}` : '' }}</span
           >
-          <span class="block text-sm text-quiet">{{ each.email }}</span>
+          <span v-if="!each.forgotten" class="block text-sm text-quiet">{{ each.email }}</span>
         </div>
         <p class="min-w-48 text-sm">
           <span :class="each.active ? 'text-alone' : 'text-no'">{{
-            each.active ? `● ${t('people.active')}` : `■ ${t('people.inactive')}`
+            each.active
+              ? `● ${t('people.active')}`
+              : `■ ${t(each.forgotten ? 'people.forgotten.mark' : 'people.inactive')}`
           }}</span>
-          <span v-if="!each.joined" class="block text-supervised">{{
+          <span v-if="!each.joined && !each.forgotten" class="block text-supervised">{{
             each.invited_at
               ? t('people.invitedOn', { day: d(each.invited_at, { dateStyle: 'medium' }) })
               : t('people.notInvited')
           }}</span>
-          <span v-if="each.role !== 'auditor'" class="block">{{
+          <span v-if="each.role !== 'auditor' && !each.forgotten" class="block">{{
             t(each.badge ? 'people.badge.hasOne' : 'people.badge.none')
           }}</span>
           <span v-if="each.role === 'lead' || each.role === 'instructor'" class="block">{{
@@ -131,9 +135,18 @@ const resetPin = useAction((who: Somebody) =>
             t('people.signsFor', { permits: each.signs_for.join(', ') })
           }}</span>
         </p>
-        <LinkButton :label="t('people.editNamed', { name: each.name })" @click="editing = each">{{
-          t('people.edit')
-        }}</LinkButton>
+        <LinkButton
+          v-if="!each.forgotten"
+          :label="t('people.editNamed', { name: each.name })"
+          @click="editing = each"
+          >{{ t('people.edit') }}</LinkButton
+        >
+        <LinkButton
+          v-if="!each.active && !each.forgotten && each.id !== person?.id"
+          :label="t('people.forgotten.actNamed', { name: each.name })"
+          @click="forgetting = each"
+          >{{ t('people.forgotten.act') }}</LinkButton
+        >
         <LinkButton
           v-if="each.role !== 'auditor' && each.active"
           :label="t('people.badge.of', { name: each.name })"
@@ -161,7 +174,7 @@ const resetPin = useAction((who: Somebody) =>
           >{{ t('people.factor.takeShort') }}</BigButton
         >
         <BigButton
-          v-if="each.id !== person?.id"
+          v-if="each.id !== person?.id && !each.forgotten"
           :tone="each.active ? 'no' : 'plain'"
           :busy="active.busy.value"
           :aria-label="t(each.active ? 'people.deactivateNamed' : 'people.activateNamed', { name: each.name })"
@@ -171,6 +184,7 @@ const resetPin = useAction((who: Somebody) =>
       </li>
     </ul>
   </PageState>
+  <ForgetDialog v-if="forgetting" :person="forgetting" @close="forgetting = null" />
   <PersonDialog
     v-if="editing"
     :person="editing === 'new' ? null : editing"

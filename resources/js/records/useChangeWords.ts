@@ -5,8 +5,8 @@ import { useI18n } from 'vue-i18n';
 type Row = Record<string, unknown>;
 type Change = { change: string; before: unknown; after: unknown };
 
-/** Columns of which the database says only what became of them. */
-const SECRETS: readonly string[] = ['password', 'pin_hash', 'code_hash'];
+/** Of secrets, and of what is known of a person, the database says only what became of them. */
+const BECAME: readonly unknown[] = ['set', 'changed', 'taken away'];
 const INSTANT = /^\d{4}-\d\d-\d\d[T ]\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d(:?\d\d)?)?$/;
 const DAY = /^\d{4}-\d\d-\d\d$/;
 const LONGEST = 80;
@@ -44,7 +44,8 @@ export function useChangeWords() {
   }
 
   function one(key: string, was: unknown, is: unknown): string[] {
-    if (SECRETS.includes(key)) return [`${named(key)}: ${t(`records.secret.${String(is).replace(' ', '_')}`)}`];
+    if (was === undefined && BECAME.includes(is))
+      return [`${named(key)}: ${t(`records.secret.${String(is).replace(' ', '_')}`)}`];
     if (isRow(was) && isRow(is))
       return [...new Set([...Object.keys(was), ...Object.keys(is)])]
         .filter((inner) => JSON.stringify(was[inner]) !== JSON.stringify(is[inner]))

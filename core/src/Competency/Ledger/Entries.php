@@ -29,6 +29,8 @@ final class Entries
         'prior_learning' => Entry\PriorLearning::class,
         'corrected' => Entry\Corrected::class,
         'adopted' => Entry\Adopted::class,
+        'blanked' => Entry\Blanked::class,
+        'forgotten' => Entry\Forgotten::class,
     ];
 
     /**

@@ -13,6 +13,12 @@ use MillStep\Core\Border\InvalidInput;
  */
 interface Entry
 {
+    /** Which parts of a payload are somebody's own words: they stand beside the ledger's line, never in what its hash is over. */
+    public const TEXTS = [];
+
+    /** Whether somebody puts their own name to it: then both names, as they were, stand beside the line, too. */
+    public const SIGNED = false;
+
     /** @throws InvalidInput when the payload lacks what this kind needs */
     public static function fromFields(Fields $fields): static;
 

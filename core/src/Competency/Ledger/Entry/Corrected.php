@@ -12,6 +12,10 @@ use MillStep\Core\Competency\Ledger\Line;
 /** Another line no longer counts: named by its id, or by its place from 0 where lines carry none. */
 final readonly class Corrected implements Entry
 {
+    public const TEXTS = ['reason'];
+
+    public const SIGNED = true;
+
     private function __construct(public string $entry)
     {
     }

@@ -12,6 +12,10 @@ use MillStep\Core\Competency\Ledger\Line;
 /** The permit rests after an incident until it is talked through. */
 final readonly class IncidentHold implements Entry
 {
+    public const TEXTS = ['reason'];
+
+    public const SIGNED = true;
+
     private function __construct()
     {
     }

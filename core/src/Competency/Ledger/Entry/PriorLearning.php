@@ -12,6 +12,10 @@ use MillStep\Core\Competency\Ledger\Line;
 /** What was learned elsewhere, with its evidence. It gives no stage by itself. */
 final readonly class PriorLearning implements Entry
 {
+    public const TEXTS = ['evidence'];
+
+    public const SIGNED = true;
+
     private function __construct()
     {
     }

@@ -12,6 +12,10 @@ use MillStep\Core\Competency\Ledger\Line;
 /** Lifts every hold before it, but no revocation. */
 final readonly class Reinstated implements Entry
 {
+    public const TEXTS = ['reason'];
+
+    public const SIGNED = true;
+
     private function __construct()
     {
     }

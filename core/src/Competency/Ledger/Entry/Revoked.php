@@ -12,6 +12,10 @@ use MillStep\Core\Competency\Ledger\Line;
 /** The signature is taken back; only a new one ends it. */
 final readonly class Revoked implements Entry
 {
+    public const TEXTS = ['reason'];
+
+    public const SIGNED = true;
+
     private function __construct()
     {
     }

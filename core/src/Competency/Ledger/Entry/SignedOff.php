@@ -14,6 +14,8 @@ use MillStep\Core\Competency\Signature;
 /** An instructor has signed: for which version, what it covers, until when. It ends a revocation, not a hold. */
 final readonly class SignedOff implements Entry
 {
+    public const SIGNED = true;
+
     private function __construct(public int $statementVersion, public \DateTimeImmutable $validUntil, public Scope $scope)
     {
     }

@@ -12,6 +12,8 @@ use MillStep\Core\Competency\Ledger\Line;
 /** The learner has put their own name to a version of the statement. */
 final readonly class StatementAcknowledged implements Entry
 {
+    public const SIGNED = true;
+
     private function __construct(public int $statementVersion)
     {
     }

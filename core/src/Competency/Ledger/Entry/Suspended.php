@@ -12,6 +12,10 @@ use MillStep\Core\Competency\Ledger\Line;
 /** An instructor has stopped the permit for a while. */
 final readonly class Suspended implements Entry
 {
+    public const TEXTS = ['reason'];
+
+    public const SIGNED = true;
+
     private function __construct()
     {
     }
