@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { createHmac } from 'node:crypto';
-import { PASSWORD, person, putAway } from './people';
+import { call, PASSWORD, person, PIN, putAway } from './people';
 
 test.afterEach(putAway);
 
@@ -135,4 +135,34 @@ test('a tablet signed in on as shared says that it will leave, and leaves', asyn
   await page.clock.runFor(10 * 60_000 + 5_000);
   await expect(page.getByRole('button', { name: 'Sign in', exact: true })).toBeVisible();
   await context.close();
+});
+
+test('somebody who is no longer here is forgotten by the lead, with the PIN, and stays so', async ({ browser }) => {
+  const lead = await person(browser, 'lead@millstep.example');
+  const added = await call(lead, 'POST', '/api/people/everybody', {
+    name: 'Zephyrine Holloway',
+    email: 'zephyrine@millstep.example',
+    role: 'learner',
+    language: 'en',
+  });
+  expect(added.status).toBe(201);
+  const id = (added.body as { id: number }).id;
+  await lead.goto('/records/people');
+  await lead.getByLabel('Find').fill('Zephyrine');
+  await expect(lead.getByRole('button', { name: 'Forget Zephyrine Holloway' })).toHaveCount(0);
+  await lead.getByRole('button', { name: 'Deactivate Zephyrine Holloway' }).click();
+  await lead.getByRole('button', { name: 'Forget Zephyrine Holloway' }).click();
+  const dialog = lead.getByRole('dialog');
+  await expect(dialog.getByText('This cannot be undone.')).toBeVisible();
+  await dialog.getByLabel('Your signing PIN').fill('1111');
+  await dialog.getByRole('button', { name: 'Forget', exact: true }).click();
+  await expect(dialog.getByText(/That PIN is not right/)).toBeVisible();
+  await dialog.getByLabel('Your signing PIN').fill(PIN);
+  await dialog.getByRole('button', { name: 'Forget', exact: true }).click();
+  await expect(lead.getByText('Nobody here by that name.')).toBeVisible();
+  await lead.getByLabel('Find').fill(`(no. ${id})`);
+  await expect(lead.getByText(`Somebody forgotten (no. ${id})`)).toBeVisible();
+  await expect(lead.getByRole('button', { name: /Activate Somebody|Edit Somebody/ })).toHaveCount(0);
+  const back = await call(lead, 'PATCH', `/api/people/everybody/${id}`, { active: true });
+  expect([back.status, back.code]).toEqual([409, 'person_forgotten']);
 });
