@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * What learner and instructor put their names to.
  *
  * @property int $id
+ * @property int $permit_id
  * @property int $version
  * @property string $body
  * @property CarbonImmutable $in_force_from

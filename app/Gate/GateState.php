@@ -6,6 +6,8 @@ namespace App\Gate;
 
 use App\Competency\Permit;
 use App\Gate\Http\ReadResource;
+use App\Gate\Screen\Again;
+use App\Gate\Screen\KeptAnswers;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
@@ -16,10 +18,14 @@ final class GateState
     {
     }
 
-    /** @return array<string, mixed> */
-    public function of(Device $device, ?string $nonce): array
+    /**
+     * @param  string  $language  that the screen asks in
+     * @return array<string, mixed>
+     */
+    public function of(Device $device, ?string $nonce, string $language = ''): array
     {
-        [$moment, $session] = DB::transaction(/** @return array{Moment, MachineSession|null} */ function () use ($device): array {
+        $off = Moment::off($device->machine_id);
+        [$moment, $session] = $off !== null ? [$off, null] : DB::transaction(/** @return array{Moment, MachineSession|null} */ function () use ($device): array {
             $moment = Moment::at($device->machine_id);
             $session = $this->review->now($moment);
 
@@ -29,7 +35,7 @@ final class GateState
         [$machine, $read] = [$moment->machine, $moment->last];
         $ended = $session === null ? $moment->ended : null;
 
-        return [
+        $answer = [
             'nonce' => $nonce,
             'answered_at' => CarbonImmutable::now()->toIso8601ZuluString('millisecond'),
             'interlock' => $session === null ? 'off' : 'on',
@@ -62,5 +68,17 @@ final class GateState
             'last_read' => $read === null ? null : new ReadResource($read),
             'device' => ['expires_at' => $device->tokenExpiresAt()?->toIso8601ZuluString()],
         ];
+        $token = $device->currentAccessToken();
+        $token instanceof Token && self::lasts($moment, $session) && KeptAnswers::keep($token->id, $language, $device->machine_id, $moment->facts, $answer);
+
+        return $answer;
+    }
+
+    /** Whether by the clock alone nothing ends before the answer is too old to be given again. */
+    private static function lasts(Moment $moment, ?MachineSession $session): bool
+    {
+        $then = $moment->now->addMilliseconds((int) (Again::SECONDS * 1000));
+
+        return $session === null || ($moment->policy->hours->openAt($then) && ! $session->turn($moment->policy)->isAbandoned($then));
     }
 }

@@ -76,6 +76,7 @@ final readonly class Moment
      * @param  array<int, Elsewhere>  $elsewhere  open turns at other machines, by person: their own, and those that they stand beside
      * @param  list<SinceFold>  $records  what was kept of whoever has the machine, whoever came and who is beside them, and the lines since
      * @param  Found|null  $found  what the last walk through the ledger found
+     * @param  string  $facts  all of it as the database said it
      */
     private function __construct(
         public CarbonImmutable $now,
@@ -98,6 +99,7 @@ final readonly class Moment
         private array $elsewhere,
         public array $records,
         public ?array $found,
+        public string $facts,
     ) {
     }
 
@@ -117,18 +119,47 @@ final readonly class Moment
         ?string $read = null,
     ): self {
         PowerLock::forDecision($machineId, $badge, $companion, $follows);
+
         // After the wait: who left meanwhile has left.
-        $row = DB::selectOne(
-            'SELECT gate_moment(?, ?, ?, ?, ?, ?, ?) AS moment',
-            [$machineId, DatabaseClock::pretended(), $badge, $companion, $supervisor, $read, $device],
-        );
-        /** @var Facts $facts */
-        $facts = json_decode(Given::text($row?->moment), true, 64, JSON_THROW_ON_ERROR);
-        $statements = new Collection(self::models(Statement::class, $facts['statements']));
-        $permits = (new Collection(self::models(Permit::class, $facts['permits'])))->each(static fn (Permit $permit) => $permit
-            ->setRelation('statements', $statements->where('permit_id', $permit->id)->values()))->keyBy('code');
+        return self::look([$machineId, DatabaseClock::pretended(), $badge, $companion, $supervisor, $read, $device, 'f'])
+            ?? throw new \LogicException('The database says nothing about this machine.');
+    }
+
+    /**
+     * A machine that is off, without a lock: it waits for nobody, and rules and records are not read. For showing only, since
+     * nothing may be decided by it.
+     *
+     * @return self|null null where a turn is open
+     */
+    public static function off(int $machineId): ?self
+    {
+        return self::look([$machineId, DatabaseClock::pretended(), null, null, null, null, null, 't']);
+    }
+
+    /** @param  list<int|string|null>  $asked */
+    private static function look(array $asked): ?self
+    {
+        $row = DB::selectOne('SELECT gate_moment(?, ?, ?, ?, ?, ?, ?, ?) AS moment', $asked);
+        $said = Given::text($row->moment ?? 'null');
+        /** @var Facts|null $facts */
+        $facts = json_decode($said, true, 64, JSON_THROW_ON_ERROR);
+        if ($facts === null) {
+            return null;
+        }
+        $statements = [];
+        foreach (self::models(Statement::class, $facts['statements']) as $statement) {
+            $statements[$statement->permit_id][] = $statement;
+        }
+        $byCode = $taken = [];
+        foreach (self::models(Permit::class, $facts['permits']) as $permit) {
+            $byCode[$permit->code] = $permit->setRelation('statements', new Collection($statements[$permit->id] ?? []));
+            if (in_array($permit->id, $facts['takes'] ?? [], true)) {
+                $taken[] = $permit;
+            }
+        }
+        $permits = new Collection($byCode);
         $machine = self::model(Machine::class, $facts['machine']) ?? throw new \LogicException('The machine of this device is gone.');
-        $machine->setRelation('permits', $permits->whereIn('id', $facts['takes'] ?? [])->values());
+        $machine->setRelation('permits', new Collection($taken));
         $people = (new Collection(self::models(User::class, $facts['people'])))->keyBy('id')->all();
         $sessions = (new Collection(self::models(MachineSession::class, $facts['sessions'])))->keyBy('id')->all();
 
@@ -153,6 +184,7 @@ final readonly class Moment
             $facts['elsewhere'] ?? [],
             $facts['records'] ?? [],
             $facts['soundness'],
+            $said,
         );
     }
 
@@ -189,7 +221,7 @@ final readonly class Moment
     {
         return new self($this->now, $this->clockBack, $machine, $this->device, $rules, $this->policy, $this->open, $this->ended,
             $this->known, $this->last, $this->badgeOf, $this->badgeId, $this->companionOf, $this->supervisorOf, $this->askedBadge,
-            $this->badgeLost, $this->present, $this->elsewhere, $this->records, $this->found);
+            $this->badgeLost, $this->present, $this->elsewhere, $this->records, $this->found, $this->facts);
     }
 
     /** @return list<Supervisor> who teaches and is on the floor */

@@ -28,9 +28,13 @@ final class PowerLock
      */
     public static function forDecision(int $machine, ?string $badge = null, ?string $companion = null, ?string $follows = null): void
     {
-        DB::select('SELECT gate_lock(?, ?, ?, ?, ?, ?, ?)', [
-            self::SHOP, self::MACHINE, $machine, self::PERSON, $badge, $companion, $follows,
-        ]);
+        DB::select('SELECT gate_lock(?, ?, ?, ?, ?, ?, ?)', [...self::ofMachine($machine), $badge, $companion, $follows]);
+    }
+
+    /** @return array{int, int, int, int} what gate_lock goes by for whoever decides at a machine */
+    public static function ofMachine(int $machine): array
+    {
+        return [self::SHOP, self::MACHINE, $machine, self::PERSON];
     }
 
     /** Last of all, for a supervised turn that begins: two of them at once do not both count the same eyes as free. */

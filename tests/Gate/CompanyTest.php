@@ -77,6 +77,7 @@ describe('a companion', function (): void {
     });
 
     it('confirms again when the holder does; until then the turn is as it was', function (): void {
+        $this->freezeTime();
         ($this->pupil)('BESIDE');
         hold_badge($this, 'LEARNER', ['companion_badge' => 'BESIDE'])->assertJson(['interlock' => 'on']);
         $this->travel(30)->minutes();

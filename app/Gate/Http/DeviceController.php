@@ -10,6 +10,7 @@ use App\Gate\GateState;
 use App\Gate\PairDevice;
 use App\Gate\RevokeDevice;
 use App\People\User;
+use App\Support\Given;
 use App\Workshop\Machine;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -63,7 +64,7 @@ final class DeviceController
         $given = $request->validate(['nonce' => ['nullable', 'string', 'max:40']]);
         $device->seen();
 
-        return new JsonResponse($state->of($device, $given['nonce'] ?? null));
+        return new JsonResponse($state->of($device, $given['nonce'] ?? null, Given::text($request->header('Accept-Language'))));
     }
 
     /** Badges to click in the demo. Outside the demo there are none. */
