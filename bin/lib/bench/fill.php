@@ -29,7 +29,7 @@ $settings = Policy::settingsInForce();
 Policy::query()->create(['settings' => [...$settings, 'hours' => [['days' => [1, 2, 3, 4, 5, 6, 7], 'from' => '00:00', 'to' => '24:00']],
     'companion_required' => false],
     'note' => 'Bench', 'in_force_from' => CarbonImmutable::now()]);
-$permit = Permit::query()->with('statements')->firstOrFail();
+$permit = Permit::query()->with('statements')->where('code', 'drill-through-10')->firstOrFail();
 $by = User::query()->where('role', Role::Instructor)->firstOrFail();
 $tokens = $codes = $ids = [];
 $old = Machine::query()->where('slug', 'bench-drill')->firstOrFail();
@@ -52,31 +52,36 @@ for ($i = 1; $i <= $learners; $i++) {
     $codes[] = "BENCH-$i";
     $ids[] = $user->id;
 }
-$requirement = $permit->requirement;
-$climb = [
-    ...array_map(
-        static fn (string $code): array => [null, 'lesson_completed', ['lesson' => $code, 'version' => 9]],
-        [...$requirement['lessons'], ...$requirement['guided'] ?? []],
-    ),
-    ...array_map(
-        static fn (string $code): array => [null, 'check_attempted', ['check' => $code, 'passed' => true]],
-        $requirement['checks'],
-    ),
-    ...array_fill(0, max(3, $requirement['practice_count']), [$permit->id, 'practice_confirmed', ['minutes' => 60]]),
-    ...array_map(
-        static fn (string $code): array => [null, 'assessment_concluded', ['assessment' => $code, 'outcome' => 'passed']],
-        $requirement['assessments'],
-    ),
-    [
-        $permit->id,
-        'signed_off',
-        [
-            'statement_version' => $permit->statementInForce()->version,
-            'valid_until' => CarbonImmutable::now()->addYear()->toIso8601ZuluString(),
-            'scope' => (object) [],
-        ],
-    ],
-];
+// All that it takes to run alone: what the permit builds on first.
+$climb = [];
+foreach ([...Permit::query()->with('statements')->whereIn('code', $permit->requirement['prerequisites'] ?? [])->get(), $permit] as $each) {
+    $requirement = $each->requirement;
+    array_push(
+        $climb,
+        ...array_map(
+            static fn (string $code): array => [null, 'lesson_completed', ['lesson' => $code, 'version' => 9]],
+            [...$requirement['lessons'], ...$requirement['guided'] ?? []],
+        ),
+        ...array_map(
+            static fn (string $code): array => [null, 'check_attempted', ['check' => $code, 'passed' => true]],
+            $requirement['checks'],
+        ),
+        ...array_fill(0, max(3, $requirement['practice_count']), [$each->id, 'practice_confirmed', ['minutes' => 120]]),
+        ...array_map(
+            static fn (string $code): array => [null, 'assessment_concluded', ['assessment' => $code, 'outcome' => 'passed']],
+            $requirement['assessments'],
+        ),
+        ...[[
+            $each->id,
+            'signed_off',
+            [
+                'statement_version' => $each->statementInForce()->version,
+                'valid_until' => CarbonImmutable::now()->addYear()->toIso8601ZuluString(),
+                'scope' => (object) [],
+            ],
+        ]],
+    );
+}
 $last = LedgerEntry::query()->latest('seq')->firstOrFail();
 [$previous, $at] = [$last->hash, $last->recorded_at->utc()];
 $key = app(ShopKey::class);

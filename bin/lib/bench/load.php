@@ -2,10 +2,11 @@
 
 declare(strict_types=1);
 
-// load.php URL FILE: reads badges at 40 machines, one at a time against a bare route, then so many a second. What is
+// load.php URL FILE [PID OF PHP-FPM PID OF THE DATABASE]: reads badges at 40 machines, one at a time against a bare route, then so many a second. What is
 // late is counted from when it was due, so that a server which falls behind shows it.
 
 [, $url, $file] = $argv;
+[$servers, $database] = [(int) ($argv[3] ?? 0), (int) ($argv[4] ?? 0)];
 /** @var array{tokens: list<string>, codes: list<string>} $shop */
 $shop = json_decode((string) file_get_contents($file), true, 8, JSON_THROW_ON_ERROR);
 $rate = (int) (getenv('RATE') ?: 50);
@@ -65,14 +66,15 @@ $said = [];
 for ($i = 0; $i < 330; $i++) {
     $machine = $i % 40;
     foreach (['bare' => call("$url/api/gate/screen", null, null), 'up' => call("$url/up", null, null), 'me' => call("$url/api/people/me",
-        null, null), 'screen' => call("$url/api/gate/screen", $shop['tokens'][$machine], null),
+        null, null), 'screen' => call("$url/api/gate/screen?nonce=$i", $shop['tokens'][$machine], null),
         'start' => null, 'finish' => null] as $what => $call) {
         $call ??= call("$url/api/gate/reads", $shop['tokens'][$machine], $next($machine));
         $begun = hrtime(true);
         $answer = curl_exec($call);
         $i < 30 || $times[$what][] = (hrtime(true) - $begun) / 1e6;
         if ($what === 'start' || $what === 'finish') {
-            $key = (json_decode((string) $answer, true)['decision'] ?? null) ?? (json_decode((string) $answer, true)['event'] ?? 'refused');
+            $read = json_decode((string) $answer, true);
+            $key = trim(($read['decision'] ?? $read['event'] ?? 'refused').' '.implode(' ', $read['reasons'] ?? []));
             $said[$key] = ($said[$key] ?? 0) + 1;
         }
     }
@@ -100,6 +102,10 @@ foreach (['bare', 'up', 'me'] as $against) {
     printf("a decision is %.2f times %s\n", $median($times['start']) / $median($times[$against]), $against);
 }
 echo 'said: '.json_encode($said)."\n";
+if (($said['alone'] ?? 0) === 0) {
+    fwrite(STDERR, "No read gave power: what follows would measure something else.\n");
+    exit(1);
+}
 
 // --- so many a second, each when it is due; then the same with every screen asking once a second beside it
 foreach ([false, true] as $screens) {
@@ -134,7 +140,7 @@ foreach ([false, true] as $screens) {
             [$when, $what, $machine] = array_shift($due);
             $call = $what === 'read'
                 ? call("$url/api/gate/reads", $shop['tokens'][$machine], $next($machine))
-                : call("$url/api/gate/screen", $shop['tokens'][$machine], null);
+                : call("$url/api/gate/screen?nonce=".count($due), $shop['tokens'][$machine], null);
             curl_multi_add_handle($multi, $call);
             $open[spl_object_id($call)] = [$call, $when, $what, $machine];
             $what === 'read' && $busy[$machine] = true;
@@ -158,4 +164,50 @@ foreach ([false, true] as $screens) {
         $say("  $what, from when it was due", $ms);
     }
     echo '  answered: '.json_encode($answers)."\n";
+}
+
+// --- what a screen's question costs: every screen once a second and nothing beside it, half of the machines on
+/** Milliseconds of processor time of a process and its children. */
+$cpu = static function (int $of): float {
+    $ticks = 0;
+    foreach (glob('/proc/[0-9]*/stat') ?: [] as $file) {
+        $stat = (string) @file_get_contents($file);
+        $parts = explode(' ', substr($stat, (int) strrpos($stat, ')') + 2));
+        if ((int) basename(dirname($file)) === $of || (int) ($parts[1] ?? 0) === $of) {
+            $ticks += (int) ($parts[11] ?? 0) + (int) ($parts[12] ?? 0);
+        }
+    }
+
+    return $ticks * 10.0;
+};
+foreach ($servers === 0 ? [] : [true, false] as $on) {
+    foreach (array_keys($at) as $machine) {
+        for ($tries = 0; $tries < 3; $tries++) {
+            $is = (json_decode((string) curl_exec(call("$url/api/gate/screen?nonce=0", $shop['tokens'][$machine], null)), true)['interlock']
+                ?? '') === 'on';
+            $is === $on || curl_exec(call("$url/api/gate/reads", $shop['tokens'][$machine], $next($machine)));
+        }
+    }
+    foreach ([true, false] as $warm) {
+        $before = [$cpu($servers), $cpu($database)];
+        $begun = hrtime(true);
+        [$asked, $power] = [0, 0];
+        for ($second = 0; $second < ($warm ? 3 : $seconds); $second++) {
+            foreach ($shop['tokens'] as $machine => $token) {
+                $wait = $begun + (int) (($second + $machine / 40) * 1e9) - hrtime(true);
+                $wait > 0 && usleep(intdiv($wait, 1000));
+                $answer = json_decode((string) curl_exec(call("$url/api/gate/screen?nonce=$second", $token, null)), true);
+                $power += ($answer['interlock'] ?? '') === 'on' ? 1 : 0;
+                $asked++;
+            }
+        }
+        $warm || printf(
+            "a screen's question, %s: php %.2f ms, database %.2f ms of processor time (%d asked, %d said on)\n",
+            $on ? 'turns open' : 'machines off',
+            ($cpu($servers) - $before[0]) / $asked,
+            ($cpu($database) - $before[1]) / $asked,
+            $asked,
+            $power,
+        );
+    }
 }
