@@ -30,8 +30,10 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo('/sign-in');
         // What is written is kept to the letter, the last line's end included.
         $middleware->trimStrings(except: ['texts.*.text']);
-        $middleware->group('device', [App\Language\SpeakLanguage::class, App\Http\NoNul::class, SubstituteBindings::class]);
-        $middleware->web(append: [App\Language\SpeakLanguage::class, App\Http\NoNul::class, App\People\Http\OnlyActive::class,
+        $middleware->group('device', [App\Language\SpeakLanguage::class, App\Http\NoNul::class, App\Http\OnceMore::class,
+            SubstituteBindings::class]);
+        $middleware->web(append: [App\Language\SpeakLanguage::class, App\Http\NoNul::class, App\Http\OnceMore::class,
+            App\People\Http\OnlyActive::class,
             App\People\Http\LeftAlone::class,
             App\People\Http\FromWhom::class, App\People\Http\SecondFactorFirst::class]);
     })

@@ -8,6 +8,7 @@ use App\Content\Files\GivenFiles;
 use App\Content\Files\PackZip;
 use App\People\User;
 use App\Support\FaultyContent;
+use App\Support\Refusal;
 use Illuminate\Support\Facades\DB;
 
 /** Takes a pack in that came as a zip, and keeps its files as they are: all of it, or nothing and every fault. */
@@ -19,13 +20,19 @@ final class BringPack
 
     /**
      * @param  string  $name  of the file that came
+     * @param  bool  $instead  whoever brings it has said that it takes the place of the one that ships under that name
      *
      * @throws FaultyContent with every fault, its file and line
+     * @throws Refusal `pack_ships` when one that ships is called so and says something else
      */
-    public function __invoke(string $name, string $bytes, User $by): Pack
+    public function __invoke(string $name, string $bytes, User $by, bool $instead = false): Pack
     {
         ['code' => $code, 'files' => $files] = PackZip::read($name, $bytes);
         $pack = Pack::of($code, new GivenFiles($files));
+        $shipped = Pack::shippedAs($code);
+        if (! $instead && $shipped !== null && ! $shipped->saysTheSameAs($pack)) {
+            throw Refusal::because('pack_ships', ['code' => $code]);
+        }
         DB::transaction(function () use ($pack, $files, $by): void {
             // Brought by two at once, it is there once.
             DB::select('SELECT pg_advisory_xact_lock(hashtextextended(?, 0))', ["pack:$pack->code"]);

@@ -34,6 +34,22 @@ final readonly class Pack
         );
     }
 
+    public static function shippedAs(string $code): ?self
+    {
+        return array_values(array_filter(self::shipped(), static fn (self $pack): bool => $pack->code === $code))[0] ?? null;
+    }
+
+    /** Whether both have the same files, to the byte. */
+    public function saysTheSameAs(self $other): bool
+    {
+        $paths = $this->files->paths();
+
+        return $paths === $other->files->paths() && array_filter(
+            $paths,
+            fn (string $path): bool => $this->files->read($path) !== $other->files->read($path),
+        ) === [];
+    }
+
     /** @throws FaultyContent when it has no pack.yaml, or one that says nothing */
     public static function at(string $path): self
     {

@@ -65,6 +65,7 @@ use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Notifications\Messages\MailMessage;
+use Illuminate\Routing\UrlGenerator;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\Date;
@@ -73,6 +74,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Route;
+use Illuminate\Support\Facades\Vite;
 use Illuminate\Support\ServiceProvider;
 use Laravel\Sanctum\Sanctum;
 use PDO;
@@ -105,6 +107,9 @@ final class MillStepServiceProvider extends ServiceProvider
     public function boot(): void
     {
         Permit::relate();
+        // What a request calls its host never reaches a page: files of ours are on the page's own, links say the shop's address.
+        Vite::createAssetPathsUsing(static fn (string $path): string => "/$path");
+        app(UrlGenerator::class)->forceRootUrl(rtrim(Config::string('app.url'), '/'));
         Model::shouldBeStrict(! $this->app->environment('production') === true);
         JsonResource::withoutWrapping();
         Auth::viaRequest('device-token', static fn (Request $request): ?Device => Device::carrying($request->bearerToken()));

@@ -197,6 +197,17 @@ it('gives a pack away as a zip, and what comes back is the same, to the byte', f
     expect(($this->zip)($code))->toBe($zip)->and(Lesson::query()->count())->toBe($count);
 })->with(['drill-press', 'lathe', 'marking-out']);
 
+it('asks first about a pack that is called like one that ships and says something else', function (): void {
+    $files = files_of(($this->zip)('marking-out'));
+    $yaml = 'marking-out/pack.yaml';
+    $other = zip_of([...$files, $yaml => str_replace('version: ', 'version: 9', $files[$yaml])]);
+    ($this->bring)($other)->assertConflict()->assertJson(['code' => 'pack_ships']);
+    expect(DB::table('content_files')->where('pack', 'marking-out')->exists())->toBeFalse();
+    $this->postJson('/api/content/packs', ['name' => 'brought.zip', 'zip' => base64_encode($other), 'instead' => true])->assertOk()
+        ->assertJsonPath('pack.code', 'marking-out');
+    expect(DB::table('content_files')->where('pack', 'marking-out')->exists())->toBeTrue();
+});
+
 it('gives away what the shop has written itself, and brings it back to another shop', function (): void {
     $spanish = lesson_text(['title' => 'Una lección'], "## Mirar {#look}\nDo: Mírelo.\nWhy: Lo dice.\n\n");
     $texts = ['en' => lesson_text(), 'es' => $spanish];

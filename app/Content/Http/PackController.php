@@ -50,13 +50,14 @@ final class PackController
     /** One that comes as a file. */
     public function bring(Request $request, BringPack $bring, #[CurrentUser] User $user): JsonResponse
     {
-        /** @var array{name: string, zip: string} $given */
+        /** @var array{name: string, zip: string, instead?: bool} $given */
         $given = $request->validate([
             'name' => ['required', 'string', 'max:200'],
             'zip' => ['required', 'string', 'max:'.intdiv(self::MOST * 4, 3)],
+            'instead' => ['boolean'],
         ]);
         try {
-            $pack = $bring($given['name'], (string) base64_decode($given['zip'], true), $user);
+            $pack = $bring($given['name'], (string) base64_decode($given['zip'], true), $user, $request->boolean('instead'));
 
             return new JsonResponse(['pack' => $this->about($pack), 'faults' => []]);
         } catch (FaultyContent $faulty) {

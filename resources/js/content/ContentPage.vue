@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import { api, must, type Schemas } from '@/api/client';
+import { api, must, Refused, type Schemas } from '@/api/client';
 import { useSay } from '@/language/useSay';
+import AskDialog from '@/ui/AskDialog.vue';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import PageState from '@/ui/PageState.vue';
 import { useAction } from '@/ui/useAction';
 import WorkshopTabs from '@/workshop/WorkshopTabs.vue';
 import { useQuery } from '@tanstack/vue-query';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 
 /** What this version brings to teach from, and what of it the shop has taken in. */
@@ -24,6 +25,9 @@ const bring = useAction(
     brought.value = { name, answer };
   },
 );
+const given = ref<Schemas['PackGiven'] | null>(null);
+/** One that ships is called so: it is asked about first. */
+const asks = computed(() => bring.error.value instanceof Refused && bring.error.value.code === 'pack_ships');
 async function bringFile(event: Event) {
   const field = event.target as HTMLInputElement;
   const file = field.files?.[0];
@@ -33,7 +37,8 @@ async function bringFile(event: Event) {
   const bytes = new Uint8Array(await file.arrayBuffer());
   let text = '';
   for (const byte of bytes) text += String.fromCharCode(byte);
-  bring.run({ name: file.name, zip: btoa(text) });
+  given.value = { name: file.name, zip: btoa(text) };
+  bring.run(given.value);
   // The same file again is a file again.
   field.value = '';
 }
@@ -44,7 +49,11 @@ const take = useAction((code: string) => must(api.POST('/api/content/packs/{code
   <WorkshopTabs current="content" />
   <h1 class="mt-4">{{ t('content.title') }}</h1>
   <p class="mt-1 max-w-3xl text-quiet">{{ t('content.words') }}</p>
-  <ErrorNote class="mt-3" :error="take.error.value ?? bring.error.value" @retry="(take.reset(), bring.reset())" />
+  <ErrorNote
+    class="mt-3"
+    :error="take.error.value ?? (asks ? null : bring.error.value)"
+    @retry="(take.reset(), bring.reset())"
+  />
   <div class="mt-3 flex flex-wrap items-center gap-x-4 gap-y-1">
     <label class="inline-flex min-h-12 items-center border border-quiet bg-sheet px-5 font-semibold">
       {{ t('content.bring') }}
@@ -52,6 +61,16 @@ const take = useAction((code: string) => must(api.POST('/api/content/packs/{code
     </label>
     <p class="min-w-64 flex-1 text-sm text-quiet">{{ t('content.bringWords') }}</p>
   </div>
+  <AskDialog
+    v-if="asks && given"
+    :title="t('content.instead.title')"
+    :label="t('content.instead.act')"
+    :busy="bring.busy.value"
+    @yes="bring.run({ ...given, instead: true })"
+    @close="bring.reset()"
+  >
+    <p>{{ t('content.instead.words', { file: given.name }) }}</p>
+  </AskDialog>
   <p v-if="tooLarge" role="alert" class="mt-2 text-no">✕ {{ t('content.tooLarge') }}</p>
   <p v-if="brought?.answer.pack" role="status" class="mt-2 text-alone">
     ✓ {{ t('content.brought', { title: brought.answer.pack.title }) }}
