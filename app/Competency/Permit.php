@@ -169,7 +169,14 @@ final class Permit extends Model
     /** @throws \LogicException when the permit has no statement yet */
     public function statementInForce(): Statement
     {
-        return $this->statements->where('in_force_from', '<=', now())->sortByDesc('version')->first()
-            ?? throw new \LogicException("The permit {$this->code} has no statement in force.");
+        $now = now();
+        $newest = null;
+        foreach ($this->statements as $statement) {
+            if ($statement->in_force_from <= $now && ($newest === null || $statement->version > $newest->version)) {
+                $newest = $statement;
+            }
+        }
+
+        return $newest ?? throw new \LogicException("The permit {$this->code} has no statement in force.");
     }
 }

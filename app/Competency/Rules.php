@@ -9,13 +9,16 @@ use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Requirement;
 
 /** What the shop asks for as it stands: every permit with its statements, and which lesson versions still count. */
-final readonly class Rules
+final class Rules
 {
+    /** @var array<string, Requirement> what was worked out already, by permit */
+    private array $requirements = [];
+
     /**
      * @param  Collection<string, Permit>  $permits  by code, with their statements
      * @param  array<string, int>  $accepted  the oldest version of each lesson that still counts, by code
      */
-    public function __construct(public Collection $permits, private array $accepted)
+    public function __construct(public readonly Collection $permits, private readonly array $accepted)
     {
     }
 
@@ -36,14 +39,17 @@ final readonly class Rules
     /** @throws \LogicException when the permit has no statement yet */
     public function requirement(Permit $permit): Requirement
     {
+        if (isset($this->requirements[$permit->code]) && $this->permits->get($permit->code) === $permit) {
+            return $this->requirements[$permit->code];
+        }
         $statement = $permit->statementInForce();
-        $lessons = [...$permit->requirement['lessons'], ...$permit->requirement['guided'] ?? []];
+        $asked = $permit->requirement;
 
-        return Requirement::fromFields(Fields::of([
-            ...$permit->requirement,
+        return $this->requirements[$permit->code] = Requirement::fromFields(Fields::of([
+            ...$asked,
             'statement_version' => $statement->version,
             'statement_grace_until' => $statement->grace_until?->toIso8601ZuluString(),
-            'accepted_versions' => array_intersect_key($this->accepted, array_flip($lessons)),
+            'accepted_versions' => array_intersect_key($this->accepted, array_flip([...$asked['lessons'], ...$asked['guided'] ?? []])),
         ]));
     }
 }

@@ -84,7 +84,8 @@ final class Standings
         }
         $computed[$permit->code] = null;
         $prerequisites = [];
-        foreach ($permit->requirement['prerequisites'] ?? [] as $code) {
+        $requirement = $rules->requirement($permit);
+        foreach ($requirement->prerequisites as $code) {
             $below = $rules->permits->get($code);
             $place = $below === null ? null : $this->stand($below, $rules, $records, $sound, $now, $computed)?->place;
             if ($place !== null) {
@@ -92,7 +93,6 @@ final class Standings
             }
         }
         $record = $records[$permit->id];
-        $requirement = $rules->requirement($permit);
         $standing = new Standing($now, $requirement, Ledger::of([]), $prerequisites);
 
         return $computed[$permit->code] = new PermitStanding(

@@ -4,7 +4,8 @@
 SERVICES="database php web queue schedule"
 DIRS=$RUN/services
 
-# The service's own folder is its working folder, by which its processes are told from others with the same number.
+# The service's own folder is its working folder, by which its processes are told from others with the same number; those
+# of php-fpm, which work where a script lies while they are busy, by the socket that they hold.
 CLEAR=$ROOT/bin/lib/clear-group
 
 service() { # service NAME USER COMMAND: COMMAND is run by exec, in a process group of its own
@@ -50,6 +51,7 @@ write_services() {
   printf '#!/bin/bash\nkill -INT "$(cat "%s/group")"\n' "$DIRS/database" > "$DIRS/database/control/t"
   chmod 755 "$DIRS/database/control/t"
   # The settings stand in php-fpm's own configuration; root reads it, the workers do not.
+  mkdir -p "$DIRS/php"; echo "$RUN/tmp/php-fpm.sock" > "$DIRS/php/socket"
   service php "" "php-fpm8.2 -F -O -c $RUN/php.ini -y $RUN/php-fpm.conf"
   service web "" "nginx -c $RUN/nginx.conf -e stderr -g 'daemon off;'"
   service queue "$USER_OF_WEB" "php $CODE/artisan queue:work --sleep=2 --tries=3 --max-time=3600"

@@ -10,6 +10,6 @@ return new class extends Migration
 {
     public function up(): void
     {
-        DatabaseFunctions::lay('competency_since_fold', 'gate_moment');
+        DatabaseFunctions::lay('competency_since_fold', 'gate_moment', 'gate_again');
     }
 };

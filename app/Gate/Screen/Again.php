@@ -40,10 +40,14 @@ final class Again
         }
         [, $token, $secret] = $bearer;
         $kept = KeptAnswers::of((int) $token, $language);
-        if ($kept === null || KeptAnswers::count((int) $token) > self::MOST || ! $this->isGood($token, $secret, $kept['machine'])) {
+        if ($kept === null || KeptAnswers::count((int) $token) > self::MOST) {
             return null;
         }
-        $split = KeptAnswers::split($kept['on'] ? $this->factsOfATurn($kept['machine']) : $this->facts($kept['machine'], 't'));
+        [$device, $facts] = $this->ask($token, $kept['machine'], $kept['on']);
+        $split = KeptAnswers::split($facts);
+        if (! $this->isGood($device, $secret, $kept['machine'])) {
+            return null;
+        }
         if ($split === null || $split[1] !== $kept['facts']) {
             return null;
         }
@@ -60,14 +64,27 @@ final class Again
         ]);
     }
 
-    /** Whether a token is what Device::carrying takes, with nothing to be written down about it. */
-    private function isGood(string $id, string $secret, int $machine): bool
+    /**
+     * A turn is looked at under the locks of a decision, which end with this one question: whoever takes something away has done so
+     * before, or comes after.
+     *
+     * @return array{string, string} what is known of the token, and the facts of the machine
+     */
+    private function ask(string $token, int $machine, bool $on): array
     {
-        $asked = $this->database->prepare('SELECT gate_device(?)');
-        $asked->execute([$id]);
+        $asked = $this->database->prepare('SELECT device, moment FROM gate_again(?, ?, ?, ?, ?, ?, ?)');
+        $asked->execute([$token, ...PowerLock::ofMachine($machine), $this->pretended, $on ? 't' : 'f']);
+        $said = $asked->fetch(PDO::FETCH_NUM);
+
+        return is_array($said) ? [self::text($said[0]), self::text($said[1])] : ['', ''];
+    }
+
+    /** Whether a token is what Device::carrying takes, with nothing to be written down about it. */
+    private function isGood(string $said, string $secret, int $machine): bool
+    {
         /** @var array{device: array{machine_id: int, last_seen_at: string|null},
          *     token: array{token: string, expires_at: string|null, first_used_at: string|null, replaced_at: string|null}}|null $found */
-        $found = json_decode((string) $asked->fetchColumn(), true);
+        $found = json_decode($said, true);
         if ($found === null) {
             return false;
         }
@@ -81,25 +98,8 @@ final class Again
             && (new \DateTimeImmutable($device['last_seen_at']))->getTimestamp() + self::SEEN_EVERY_S > $now;
     }
 
-    /** Under the locks of a decision: whoever takes something away has done so before, or comes after. */
-    private function factsOfATurn(int $machine): string
+    private static function text(mixed $said): string
     {
-        $own = ! $this->database->inTransaction();
-        $own && $this->database->beginTransaction();
-        try {
-            $this->database->prepare('SELECT gate_lock(?, ?, ?, ?, NULL, NULL, NULL)')->execute(PowerLock::ofMachine($machine));
-
-            return $this->facts($machine, 'f');
-        } finally {
-            $own && $this->database->rollBack();
-        }
-    }
-
-    private function facts(int $machine, string $closedOnly): string
-    {
-        $asked = $this->database->prepare('SELECT gate_moment(?, ?, NULL, NULL, NULL, NULL, NULL, ?)');
-        $asked->execute([$machine, $this->pretended, $closedOnly]);
-
-        return (string) $asked->fetchColumn();
+        return is_string($said) ? $said : '';
     }
 }

@@ -93,6 +93,15 @@ printf(
         ."without an answer %d times\n",
     $count['line'], $count['read'], $count['refused'], $seen, $on, $silent,
 );
+// How long restrictions held the lock that every decision waits for.
+$held = array_map(floatval(...), file($argv[3] ?? '/dev/null', FILE_IGNORE_NEW_LINES) ?: []);
+sort($held);
+if ($held !== []) {
+    $p99 = $held[(int) min(count($held) - 1, floor(0.99 * count($held)))];
+    printf("%d restrictions held the lock for %.0f ms in the middle, %.0f ms at p99, %.0f ms at most.\n", count($held),
+        $held[intdiv(count($held), 2)], $p99, end($held));
+    $p99 > 500 && $faults[] = sprintf('a restriction kept decisions waiting for %.0f ms', $p99);
+}
 foreach ($faults as $fault) {
     echo "✗ $fault\n";
 }

@@ -86,3 +86,30 @@ foreach ($took as $name => $seconds) {
         end($seconds),
     );
 }
+
+// php-fpm itself, outright, while every worker of it is busy: those that it leaves behind must not keep the next one away.
+$stop = "$run/soak.load.stop";
+$load = proc_open(['php', __DIR__.'/load.php', $url, $stop], [], $pipes);
+sleep(1);
+$away = [];
+for ($n = 0; $n < ($kills >= 200 ? 20 : 5); $n++) {
+    $pid = parts($run)['php-fpm'][0];
+    posix_kill($pid, SIGKILL);
+    $begun = microtime(true);
+    usleep(20_000);
+    while (! is_well($url, $run) || parts($run)['php-fpm'][0] === $pid) {
+        if (microtime(true) - $begun > 60) {
+            break;
+        }
+        usleep(20_000);
+    }
+    $away[] = microtime(true) - $begun;
+    usleep(500_000);
+}
+touch($stop);
+is_resource($load) && proc_close($load);
+printf("php-fpm killed %d times with every worker busy: answers again after %.1f s at most\n", count($away), max($away));
+if (max($away) > 5.0) {
+    fwrite(STDERR, "php-fpm stayed away for longer than five seconds.\n");
+    exit(1);
+}
