@@ -24,7 +24,10 @@ final class GateState
      */
     public function of(Device $device, ?string $nonce, string $language = ''): array
     {
-        $off = Moment::off($device->machine_id);
+        $token = $device->currentAccessToken();
+        // Where a turn was open a moment ago it mostly still is.
+        $wasOn = $token instanceof Token && (KeptAnswers::of($token->id, $language)['on'] ?? false);
+        $off = $wasOn ? null : Moment::off($device->machine_id);
         [$moment, $session] = $off !== null ? [$off, null] : DB::transaction(/** @return array{Moment, MachineSession|null} */ function () use ($device): array {
             $moment = Moment::at($device->machine_id);
             $session = $this->review->now($moment);
@@ -65,10 +68,9 @@ final class GateState
                 'reasons' => $ended->end_reasons,
                 'at' => $ended->ended_at->toIso8601ZuluString('millisecond'),
             ],
-            'last_read' => $read === null ? null : new ReadResource($read),
+            'last_read' => $read === null ? null : (new ReadResource($read))->resolve(),
             'device' => ['expires_at' => $device->tokenExpiresAt()?->toIso8601ZuluString()],
         ];
-        $token = $device->currentAccessToken();
         $token instanceof Token && self::lasts($moment, $session) && KeptAnswers::keep($token->id, $language, $device->machine_id, $moment->facts, $answer);
 
         return $answer;

@@ -161,3 +161,20 @@ it('is only its machine\'s: a token reads and starts nothing else', function ():
     $this->getJson('/api/gate/devices')->assertUnauthorized();
     $this->postJson("/api/competency/learners/{$this->learner->id}/permits/drill-through-10/holds", [])->assertUnauthorized();
 });
+
+it('hears a device so often a minute, and says when to come again', function (): void {
+    $this->travelTo(now()->startOfMinute()->addSeconds(20));
+    $ask = fn () => $this->withToken($this->token)->postJson('/api/gate/reads', []);
+    for ($n = 0; $n < 120; $n++) {
+        $ask()->assertUnprocessable();
+    }
+    $ask()->assertTooManyRequests()->assertHeader('Retry-After', '40');
+    // Its screen is counted apart, and the next minute is another one.
+    screen($this);
+    $this->travel(40)->seconds();
+    $ask()->assertUnprocessable();
+    foreach ([str_repeat('n', 41), ['a']] as $nonce) {
+        $this->withToken($this->token)->getJson('/api/gate/screen?'.http_build_query(['nonce' => $nonce]))->assertUnprocessable()
+            ->assertJsonValidationErrors('nonce');
+    }
+});

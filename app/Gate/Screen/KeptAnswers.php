@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Gate\Screen;
 
-use Illuminate\Http\Resources\Json\JsonResource;
-
 /**
  * What screens were told last, in the memory of the servers, each with the facts that it was decided by. Where there is no such memory
  * nothing is kept, and every question is decided from the start.
@@ -35,7 +33,7 @@ final class KeptAnswers
         $read = $answer['last_read'];
         $answer = ['nonce' => $marks[0], 'answered_at' => $marks[1]] + [
             ...$answer,
-            'last_read' => $read instanceof JsonResource ? [...$read->resolve(), 'answered_at' => $marks[1]] : null,
+            'last_read' => is_array($read) ? [...$read, 'answered_at' => $marks[1]] : null,
         ];
         $kept = [
             'machine' => $machine, 'on' => $answer['interlock'] === 'on', 'now' => $split[0], 'facts' => $split[1], 'marks' => $marks,
