@@ -109,7 +109,8 @@ for ($n = 0; $n < ($kills >= 200 ? 20 : 5); $n++) {
 touch($stop);
 is_resource($load) && proc_close($load);
 printf("php-fpm killed %d times with every worker busy: answers again after %.1f s at most\n", count($away), max($away));
-if (max($away) > 5.0) {
-    fwrite(STDERR, "php-fpm stayed away for longer than five seconds.\n");
+// A short run stands beside other work, and only tells seconds from minutes.
+if (max($away) > ($kills >= 200 ? 5.0 : 20.0)) {
+    fwrite(STDERR, "php-fpm stayed away for too long.\n");
     exit(1);
 }
