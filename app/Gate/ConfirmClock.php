@@ -10,6 +10,7 @@ use App\People\User;
 use App\Support\DatabaseClock;
 use App\Support\Given;
 use App\Support\PowerLock;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
 /** After the clock was put back no machine gets power until a person says that it is right. */
@@ -26,6 +27,14 @@ final class ConfirmClock
         $row = DB::selectOne('SELECT gate_clock_is_back(coalesce(?::timestamptz, clock_timestamp())) AS back', [$now]);
 
         return $row?->back === true;
+    }
+
+    /** @return CarbonImmutable|null the latest that was read or begun, whatever the clock says now; null where nothing ever was */
+    public static function latest(): ?CarbonImmutable
+    {
+        $row = DB::selectOne('SELECT greatest((SELECT max(read_at) FROM gate_reads), (SELECT max(started_at) FROM gate_sessions)) AS at');
+
+        return $row?->at === null ? null : CarbonImmutable::parse(Given::text($row->at));
     }
 
     /**

@@ -41,6 +41,10 @@ it('gives no power while the clock stands before what was written, ends what run
     expect(Alert::query()->where('kind', 'clock_set_back')->count())->toBe(1);
     app('auth')->forgetGuards();
     $this->flushHeaders()->actingAs($this->by)->getJson('/api/gate/clock')->assertJson(['set_back' => true]);
+    // Whoever confirms reads what the gate's clock says, and what it contradicts.
+    $clock = $this->getJson('/api/gate/clock');
+    expect(abs(now()->diffInSeconds($clock->json('now'))))->toBeLessThan(5.0)
+        ->and(abs(now()->addMinutes(10)->diffInSeconds($clock->json('latest'))))->toBeLessThan(5.0);
     confirm_clock($this)->assertNoContent();
     $this->getJson('/api/gate/clock')->assertJson(['set_back' => false]);
     hold_badge($this, 'LEARNER')->assertJson(['decision' => 'alone', 'interlock' => 'on']);

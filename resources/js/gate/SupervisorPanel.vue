@@ -12,7 +12,7 @@ const { t } = useI18n();
 <template>
   <section class="mx-auto w-full max-w-6xl px-8 py-4" data-testid="ask">
     <p class="text-4xl font-bold">{{ t('gate.ask.supervisor') }}</p>
-    <p class="mt-1 text-2xl text-quiet">{{ t('gate.ask.supervisorWords') }}</p>
+    <p class="mt-1 text-2xl text-quiet">{{ t('gate.ask.supervisorWords', { person: read.person ?? '' }) }}</p>
     <div class="mt-4 grid grid-cols-2 gap-3 lg:grid-cols-3">
       <button
         v-for="each in read.choices?.supervisors ?? []"

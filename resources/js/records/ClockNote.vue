@@ -17,6 +17,8 @@ const clock = useQuery({
   queryFn: () => must(api.GET('/api/gate/clock')),
   refetchInterval: REFRESH_MS,
 });
+/** What the gate's own clock says, to the second: whoever confirms holds it against another clock. */
+const instant = (at: string | null) => (at === null ? '' : d(at, { dateStyle: 'medium', timeStyle: 'medium' }));
 const pin = ref('');
 const id = ref(uuid());
 const confirm = useAction(
@@ -38,7 +40,7 @@ const confirm = useAction(
   >
     <p>
       <strong class="text-no">■ {{ t('gate.clock.title') }}</strong>
-      {{ t('gate.clock.words', { now: d(new Date(), { dateStyle: 'medium', timeStyle: 'short' }) }) }}
+      {{ t('gate.clock.words', { now: instant(clock.data.value.now), latest: instant(clock.data.value.latest) }) }}
     </p>
     <div class="mt-2 flex flex-wrap items-end gap-4">
       <SecretField v-model="pin" class="w-56" kind="pin" :label="t('gate.clock.pin')" />
