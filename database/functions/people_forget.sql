@@ -13,7 +13,7 @@ DECLARE
     left_alone text[] := ARRAY['migrations', 'competency_ledger', 'competency_texts', 'competency_keys', 'competency_folds',
         'competency_soundness', 'competency_anchors', 'competency_permits', 'competency_statements', 'content_files', 'content_packs',
         'learning_lessons', 'learning_checks', 'learning_bindings', 'assessment_sheets', 'workshop_materials', 'workshop_tools',
-        'records_audit', 'people_users', 'gate_tokens'];
+        'records_audit', 'people_users', 'gate_tokens', 'people_sessions', 'cache', 'cache_locks', 'jobs'];
     personal text[] := ARRAY['name', 'email', 'sis_id', 'born_on', 'guardian_acknowledged_on'];
 BEGIN
     IF NOT EXISTS (SELECT 1 FROM people_users WHERE id = person AND forgotten_at IS NOT NULL) THEN
@@ -43,19 +43,30 @@ BEGIN
             WHERE id = line.id;
     END LOOP;
     PERFORM set_config('millstep.forgetting', '', true);
-    -- By name, as a word of its own, in whatever else holds words.
+    -- What failed holds words in a form that is not to be changed by halves.
+    DELETE FROM failed_jobs WHERE position(named IN payload) > 0 OR position(mail IN payload) > 0;
+    -- By name, as words of their own, in whatever else holds words. A name of one word may be any word ("Mark the centre"): it is looked
+    -- for where a name stands, and nowhere else.
     FOR place IN SELECT c.table_name AS tab, c.column_name AS col, c.data_type AS kind
         FROM information_schema.columns c JOIN information_schema.tables t USING (table_schema, table_name)
         WHERE c.table_schema = 'public' AND t.table_type = 'BASE TABLE' AND c.is_generated = 'NEVER'
             AND c.data_type IN ('text', 'character varying', 'json', 'jsonb') AND NOT c.table_name = ANY (left_alone)
     LOOP
         FOREACH part IN ARRAY ARRAY[named, mail] LOOP
-            needle := CASE WHEN place.kind IN ('json', 'jsonb') THEN trim(BOTH '"' FROM to_json(part)::text) ELSE part END;
+            needle := CASE WHEN place.kind IN ('json', 'jsonb') THEN left(substr(to_json(part)::text, 2), -1) ELSE part END;
+            needle := regexp_replace(needle, '([][(){}.+*?^$|\\-])', '\\\1', 'g');
+            IF part ~ '[[:space:]@]' THEN
+                needle := '(?<![[:alnum:]])()' || needle || '(?![[:alnum:]])';
+            ELSIF place.kind IN ('json', 'jsonb') THEN
+                needle := '(?<="(?:name|person|learner|holder|by|who)": ?")()' || needle || '(?=")';
+            ELSE
+                needle := '';
+            END IF;
             IF needle <> '' THEN
                 EXECUTE format(
-                    'UPDATE %I SET %I = regexp_replace(%I::text, $1, $2, ''gi'')::%s WHERE %I::text ~* $1',
+                    'UPDATE %I SET %I = regexp_replace(%I::text, $1, $2, ''g'')::%s WHERE %I::text ~ $1',
                     place.tab, place.col, place.col, place.kind, place.col
-                ) USING '(?<![[:alnum:]])' || regexp_replace(needle, '([][(){}.+*?^$|\\-])', '\\\1', 'g') || '(?![[:alnum:]])', other;
+                ) USING needle, other;
             END IF;
         END LOOP;
     END LOOP;

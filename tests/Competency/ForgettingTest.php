@@ -137,6 +137,30 @@ it('forgets a learner: no word is left, every line stands, and so does the stage
     expect($mine->refresh()->data)->toContain('somebody else');
 });
 
+it('takes a name of one word out only where a name stands', function (): void {
+    $this->learner->update(['name' => 'drill', 'active' => false]);
+    $plain = ['note' => 'First drill, then ream.'];
+    $entry = App\Practice\Entry::query()->create(['learner_id' => $this->by->id, 'machine_id' => App\Workshop\Machine::query()->value('id'),
+        'exercise' => 'Through holes', 'minutes' => 20, 'done_on' => now()->toDateString(), ...$plain]);
+    $alert = Alert::query()->create(['kind' => 'look_disowned', 'facts' => ['name' => 'drill', 'operation' => 'drill'], 'raised_at' => now()]);
+    $scope = $this->permit()->scope;
+    ($this->forget)($this->learner)->assertOk();
+    expect($entry->refresh()->note)->toBe($plain['note'])
+        ->and($alert->refresh()->facts)->toBe(['name' => "Somebody forgotten (no. {$this->learner->id})", 'operation' => 'drill'])
+        ->and($this->permit()->scope)->toBe($scope);
+    ($this->verify)()->assertSuccessful();
+});
+
+it('takes a name with signs in it out of words and JSON, and no other\'s', function (): void {
+    $this->learner->update(['name' => 'Ana "Nit" O\'Dea (jr.) [x]', 'active' => false]);
+    $name = $this->learner->name;
+    $alert = Alert::query()->create(['kind' => 'look_disowned', 'facts' => ['what' => "$name was here", 'more' => 'Ana Odea'], 'raised_at' => now()]);
+    $machine = tap(App\Workshop\Machine::query()->firstOrFail())->update(['service_note' => "Said by $name."]);
+    ($this->forget)($this->learner)->assertOk();
+    expect(json_encode($alert->refresh()->facts))->not->toContain('Nit')->toContain('Ana Odea')
+        ->and($machine->refresh()->service_note)->toBe("Said by Somebody forgotten (no. {$this->learner->id}).");
+});
+
 it('forgets who wrote something, and what they wrote stays', function (): void {
     $entry = app(PlaceHold::class)($this->learner, $this->permit(), $this->by, 'suspended', 'The vice was loose.', pin: '1357');
     $this->by->update(['active' => false, 'name' => 'Tancred Oyelaran']);
