@@ -1,9 +1,10 @@
 import { expect, test, type Page } from '@playwright/test';
-import { call, keepOpen, learnerId, PASSWORD, person, putAway } from './people';
+import { call, keepOpen, learnerId, PASSWORD, person, putAway, withWorkers } from './people';
 import { sitPaper } from './paper';
 import { kept as onServer, openSheet, say } from './sheet';
 
 /** The network goes while a learner is at it, and comes back: nothing is lost, nothing is sent twice. */
+withWorkers();
 test.beforeAll(async ({ browser }) => keepOpen(browser));
 test.afterAll(putAway);
 

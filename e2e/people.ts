@@ -1,9 +1,25 @@
-import { expect, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test';
 
 export const PASSWORD = 'mast-and-vane';
 export const PIN = '2468';
 
 const devices: BrowserContext[] = [];
+
+/**
+ * The service worker fetches the whole front end for each device anew, a third of what a journey costs: only journeys about what is
+ * kept without a network have one.
+ */
+let workers: 'allow' | 'block' = 'block';
+
+/** For the journeys of a file that are about what a device keeps. */
+export function withWorkers(): void {
+  test.beforeAll(() => {
+    workers = 'allow';
+  });
+  test.afterAll(() => {
+    workers = 'block';
+  });
+}
 
 /** Puts all devices away: screens that are left open go on asking, and slow the next journey. */
 export async function putAway(): Promise<void> {
@@ -20,7 +36,7 @@ export async function person(
   viewport?: { width: number; height: number },
   shared = false,
 ): Promise<Page> {
-  const context = await browser.newContext(viewport ? { viewport, hasTouch: true } : {});
+  const context = await browser.newContext({ serviceWorkers: workers, ...(viewport ? { viewport, hasTouch: true } : {}) });
   devices.push(context);
   await context.request.get('/api/people/me');
   const token = (await context.cookies()).find(({ name }) => name === 'XSRF-TOKEN')?.value ?? '';
