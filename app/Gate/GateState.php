@@ -28,13 +28,7 @@ final class GateState
         // Where a turn was open a moment ago it mostly still is.
         $wasOn = $token instanceof Token && (KeptAnswers::of($token->id, $language)['on'] ?? false);
         $off = $wasOn ? null : Moment::off($device->machine_id);
-        [$moment, $session] = $off !== null ? [$off, null] : DB::transaction(/** @return array{Moment, MachineSession|null} */ function () use ($device): array {
-            $moment = Moment::at($device->machine_id);
-            $session = $this->review->now($moment);
-
-            // What was ended just now is told as it stands then.
-            return [$moment->open !== null && $session === null ? Moment::at($device->machine_id) : $moment, $session];
-        });
+        [$moment, $session] = $off !== null ? [$off, null] : $this->decided($device->machine_id);
         [$machine, $read] = [$moment->machine, $moment->last];
         $ended = $session === null ? $moment->ended : null;
 
@@ -74,6 +68,18 @@ final class GateState
         $token instanceof Token && self::lasts($moment, $session) && KeptAnswers::keep($token->id, $language, $device->machine_id, $moment->facts, $answer);
 
         return $answer;
+    }
+
+    /** @return array{Moment, MachineSession|null} */
+    private function decided(int $machine): array
+    {
+        return DB::transaction(/** @return array{Moment, MachineSession|null} */ function () use ($machine): array {
+            $moment = Moment::at($machine);
+            $session = $this->review->now($moment);
+
+            // What was ended just now is told as it stands then.
+            return [$moment->open !== null && $session === null ? Moment::at($machine) : $moment, $session];
+        });
     }
 
     /** Whether by the clock alone nothing ends before the answer is too old to be given again. */
