@@ -65,7 +65,9 @@ final class GateState
             'last_read' => $read === null ? null : (new ReadResource($read))->resolve(),
             'device' => ['expires_at' => $device->tokenExpiresAt()?->toIso8601ZuluString()],
         ];
-        $token instanceof Token && self::lasts($moment, $session) && KeptAnswers::keep($token->id, $language, $device->machine_id, $moment->facts, $answer);
+        if ($token instanceof Token && self::lasts($moment, $session)) {
+            KeptAnswers::keep($token->id, $language, $device->machine_id, $moment->facts, $answer);
+        }
 
         return $answer;
     }

@@ -142,7 +142,8 @@ it('takes a name of one word out only where a name stands', function (): void {
     $plain = ['note' => 'First drill, then ream.'];
     $entry = App\Practice\Entry::query()->create(['learner_id' => $this->by->id, 'machine_id' => App\Workshop\Machine::query()->value('id'),
         'exercise' => 'Through holes', 'minutes' => 20, 'done_on' => now()->toDateString(), ...$plain]);
-    $alert = Alert::query()->create(['kind' => 'look_disowned', 'facts' => ['name' => 'drill', 'operation' => 'drill'], 'raised_at' => now()]);
+    $facts = ['name' => 'drill', 'operation' => 'drill'];
+    $alert = Alert::query()->create(['kind' => 'look_disowned', 'facts' => $facts, 'raised_at' => now()]);
     $scope = $this->permit()->scope;
     ($this->forget)($this->learner)->assertOk();
     expect($entry->refresh()->note)->toBe($plain['note'])
@@ -154,7 +155,8 @@ it('takes a name of one word out only where a name stands', function (): void {
 it('takes a name with signs in it out of words and JSON, and no other\'s', function (): void {
     $this->learner->update(['name' => 'Ana "Nit" O\'Dea (jr.) [x]', 'active' => false]);
     $name = $this->learner->name;
-    $alert = Alert::query()->create(['kind' => 'look_disowned', 'facts' => ['what' => "$name was here", 'more' => 'Ana Odea'], 'raised_at' => now()]);
+    $facts = ['what' => "$name was here", 'more' => 'Ana Odea'];
+    $alert = Alert::query()->create(['kind' => 'look_disowned', 'facts' => $facts, 'raised_at' => now()]);
     $machine = tap(App\Workshop\Machine::query()->firstOrFail())->update(['service_note' => "Said by $name."]);
     ($this->forget)($this->learner)->assertOk();
     expect(json_encode($alert->refresh()->facts))->not->toContain('Nit')->toContain('Ana Odea')

@@ -11,8 +11,9 @@ use PDO;
  * A screen asks every second, and mostly nothing has changed. Then it is told what was decided a moment ago: every fact is looked at again
  * in the database, under the lock of a decision where a turn is open, and only where all of them are to the letter the same, and the
  * decision is not older than two and a half seconds, is it not made anew. What happens is seen at once; what runs out by the clock alone
- * (hours, a turn that nobody confirmed) is looked ahead for, and a day that ends is late by that much at most. Needs nothing of the framework, so that it costs next to nothing; whatever it is not sure of
- * it leaves to the whole application.
+ * (hours, a turn that nobody confirmed) is looked ahead for, and a day that ends is late by that much at most.
+ *
+ * Needs nothing of the framework, so that it costs next to nothing; whatever it is not sure of it leaves to the whole application.
  */
 final class Again
 {

@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// load.php URL FILE [PID OF PHP-FPM PID OF THE DATABASE]: reads badges at 40 machines, one at a time against a bare route, then so many a second. What is
-// late is counted from when it was due, so that a server which falls behind shows it.
+// load.php URL FILE [PID OF PHP-FPM PID OF THE DATABASE]: reads badges at 40 machines, one at a time against a bare route, then so
+// many a second. What is late is counted from when it was due, so that a server which falls behind shows it.
 
 [, $url, $file] = $argv;
 [$servers, $database] = [(int) ($argv[3] ?? 0), (int) ($argv[4] ?? 0)];
