@@ -146,6 +146,8 @@ test('what one typed is never written to the name of somebody who signed in in a
   const me = (await call(second, 'GET', '/api/people/me')).body as { person: { id: number } };
   const theirs = await call(second, 'GET', `/api/practice/learners/${me.person.id}/entries`);
   expect(JSON.stringify(theirs.body)).not.toContain('Stellan');
+  // The other tab would go on asking under a session that is over, and its answers share this one's cookies.
+  await second.close();
   // Signed in again over the page, it goes to its own writer.
   await first.getByLabel('Mail address').fill('stellan@millstep.example');
   await first.getByLabel('Password').fill(PASSWORD);
