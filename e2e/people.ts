@@ -36,7 +36,10 @@ export async function person(
   viewport?: { width: number; height: number },
   shared = false,
 ): Promise<Page> {
-  const context = await browser.newContext({ serviceWorkers: workers, ...(viewport ? { viewport, hasTouch: true } : {}) });
+  const context = await browser.newContext({
+    serviceWorkers: workers,
+    ...(viewport ? { viewport, hasTouch: true } : {}),
+  });
   devices.push(context);
   await context.request.get('/api/people/me');
   const token = (await context.cookies()).find(({ name }) => name === 'XSRF-TOKEN')?.value ?? '';
