@@ -6,7 +6,7 @@ cd "$(dirname "$0")/../.."
 . bin/lib/common.sh
 . bin/lib/throwaway.sh
 MILLSTEP_RUN=$(mktemp -d "${TMPDIR:-/tmp}/mill-step-start.XXXXXX"); chmod 755 "$MILLSTEP_RUN"
-MILLSTEP_PORT=$(free_port 8500); MILLSTEP_PG_PORT=$(free_port 56500)
+MILLSTEP_PORT=$(free_port 8500); MILLSTEP_PG_PORT=$(free_port 26500)
 export MILLSTEP_RUN MILLSTEP_PORT MILLSTEP_PG_PORT
 throwaway_seed
 RUN=$MILLSTEP_RUN; URL=http://127.0.0.1:$MILLSTEP_PORT
