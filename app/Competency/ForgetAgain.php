@@ -22,9 +22,14 @@ final class ForgetAgain extends Command
         $said = $forgotten->said();
         $lead = User::query()->where('role', Role::Lead)->where('active', true)->orderBy('id')->first();
         $again = 0;
-        foreach (User::query()->whereKey($forgotten->noted())->orderBy('id')->get() as $person) {
-            if ($lead === null || (isset($said[$person->id]) && $person->forgotten_at !== null)) {
+        foreach ($forgotten->noted() as $person) {
+            if (isset($said[$person->id]) && $person->forgotten_at !== null) {
                 continue;
+            }
+            if ($lead === null) {
+                $this->error('Nobody leads this shop, so nobody can be named for it. Make a lead first.');
+
+                return self::FAILURE;
             }
             // Who came back to life with the backup was not here any more when they were forgotten.
             $person->active && $person->update(['active' => false]);

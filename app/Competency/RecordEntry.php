@@ -46,20 +46,17 @@ final class RecordEntry
         $kind = Entries::KINDS[$type] ?? null;
         $own = array_flip($kind === null ? [] : $kind::TEXTS);
         $texts = array_map(Given::text(...), array_filter(array_intersect_key($data, $own), static fn (mixed $text) => $text !== null));
-        $text = json_encode(
-            (object) array_diff_key($data, $own),
-            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION,
-        );
+        $text = self::json(array_diff_key($data, $own));
         Entries::read(Fields::of([...self::plain($text), 'type' => $type]));
 
-        return DB::transaction(function () use ($learner, $permit, $type, $text, $texts, $by, $happenedAt, $id, $kind): LedgerEntry {
+        return DB::transaction(function () use ($learner, $permit, $type, $text, $texts, $by, $happenedAt, $id, $kind, $own): LedgerEntry {
             DB::select('SELECT pg_advisory_xact_lock(?)', [self::CHAIN_LOCK]);
             // After the wait, by the clock that everybody shares.
             $now = DatabaseClock::now();
             $known = $id === null ? null : LedgerEntry::query()->where('id', $id)->first();
             if ($known !== null) {
-                return $known->says($learner, $permit, $type, $by) && $known->data === $text && self::words($known) === $texts
-                    ? $known : throw Refusal::idUsed();
+                return $known->says($learner, $permit, $type, $by)
+                    && self::plainOf($known, $own) === $text && self::words($known) === $texts ? $known : throw Refusal::idUsed();
             }
             $last = LedgerEntry::query()->latest('seq')->first();
             $entry = new LedgerEntry([
@@ -82,6 +79,22 @@ final class RecordEntry
 
             return $entry;
         });
+    }
+
+    /**
+     * What a line says without anybody's own words, which stand in those of the first form.
+     *
+     * @param  array<string, int>  $own
+     */
+    private static function plainOf(LedgerEntry $known, array $own): string
+    {
+        return $known->format === 1 ? self::json(array_diff_key($known->details(), $own)) : $known->data;
+    }
+
+    /** @param  array<string, mixed>  $data */
+    private static function json(array $data): string
+    {
+        return json_encode((object) $data, JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_PRESERVE_ZERO_FRACTION);
     }
 
     /** @return array<string, string> */

@@ -11,8 +11,8 @@ use MillStep\Core\Competency\Requirement;
 /** What the shop asks for as it stands: every permit with its statements, and which lesson versions still count. */
 final class Rules
 {
-    /** @var array<string, Requirement> what was worked out already, by permit */
-    private array $requirements = [];
+    /** @var \WeakMap<Permit, Requirement> what was worked out already, of this very permit and not of one that is called so too */
+    private \WeakMap $requirements;
 
     /**
      * @param  Collection<string, Permit>  $permits  by code, with their statements
@@ -20,6 +20,7 @@ final class Rules
      */
     public function __construct(public readonly Collection $permits, private readonly array $accepted)
     {
+        $this->requirements = new \WeakMap;
     }
 
     public static function inForce(): self
@@ -39,13 +40,13 @@ final class Rules
     /** @throws \LogicException when the permit has no statement yet */
     public function requirement(Permit $permit): Requirement
     {
-        if (isset($this->requirements[$permit->code]) && $this->permits->get($permit->code) === $permit) {
-            return $this->requirements[$permit->code];
+        if (isset($this->requirements[$permit])) {
+            return $this->requirements[$permit];
         }
         $statement = $permit->statementInForce();
         $asked = $permit->requirement;
 
-        return $this->requirements[$permit->code] = Requirement::fromFields(Fields::of([
+        return $this->requirements[$permit] = Requirement::fromFields(Fields::of([
             ...$asked,
             'statement_version' => $statement->version,
             'statement_grace_until' => $statement->grace_until?->toIso8601ZuluString(),

@@ -40,6 +40,7 @@ use Illuminate\Support\Facades\DB;
  * @property bool $mail_when_waiting  a letter when a learner of theirs waits
  * @property CarbonImmutable|null $invited_at
  * @property CarbonImmutable|null $joined_at  when a password of their own was set
+ * @property CarbonImmutable $created_at
  * @property CarbonImmutable|null $forgotten_at  from then on nothing of them is known but what they did
  * @property string|null $sis_id  what the school calls them in its lists
  * @property Collection<int, Cohort> $cohorts

@@ -1,7 +1,6 @@
 -- Takes out of the database what is known and said of somebody who is no longer here (people_users.forgotten_at is set already):
--- words about them in sheets, logbook and lessons; their name and address wherever a
--- sentence, a letter or an old line of the audit log holds them. What they did, when, and how it was
--- judged stays; what stands in the ledger is competency_forget's.
+-- words about them in sheets, logbook and lessons; their name and address wherever a sentence, a letter or a line of the audit log
+-- holds them. What they did, when, and how it was judged stays; what stands in the ledger is competency_forget's.
 CREATE OR REPLACE FUNCTION people_forget(person bigint, named text, mail text, other text) RETURNS void
 LANGUAGE plpgsql SECURITY DEFINER SET search_path = public AS $$
 DECLARE
@@ -70,4 +69,17 @@ BEGIN
             END IF;
         END LOOP;
     END LOOP;
+    -- Last of all what the audit log quotes, of this change too.
+    FOREACH part IN ARRAY ARRAY[named, mail] LOOP
+        CONTINUE WHEN part !~ '[[:space:]@]';
+        needle := left(substr(to_json(part)::text, 2), -1);
+        FOR line IN SELECT id FROM records_audit
+            WHERE position(needle IN "before"::text) > 0 OR position(needle IN "after"::text) > 0 OR position(part IN "row") > 0
+        LOOP
+            PERFORM set_config('millstep.forgetting', line.id::text, true);
+            UPDATE records_audit SET "before" = replace("before"::text, needle, other)::jsonb,
+                "after" = replace("after"::text, needle, other)::jsonb, "row" = replace("row", part, other) WHERE id = line.id;
+        END LOOP;
+    END LOOP;
+    PERFORM set_config('millstep.forgetting', '', true);
 END $$;

@@ -111,3 +111,14 @@ it('takes lengths as they are said in the shop, and keeps that somebody has to b
         ->assertJsonPath('permit.scope.min_thickness_mm', 3)->assertJsonPath('permit.scope.companion', true);
     expect($this->permit()->refresh()->coreScope()->companion)->toBeTrue();
 });
+
+it('asks of a permit as it would be what it would ask, whichever was asked about first', function (): void {
+    $rules = App\Competency\Rules::inForce();
+    $now = $rules->permits->get('drill-through-10');
+    $then = $now->replicate()->fill(['requirement' => [...$now->requirement, 'practice_count' => 77]]);
+    $then->id = $now->id;
+    $then->setRelation('statements', $now->statements);
+    expect($rules->requirement($then)->practiceCount)->toBe(77)
+        ->and($rules->requirement($now)->practiceCount)->not->toBe(77)
+        ->and($rules->with($then)->requirement($then)->practiceCount)->toBe(77);
+});

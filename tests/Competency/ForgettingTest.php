@@ -8,6 +8,8 @@ use App\Competency\PlaceHold;
 use App\Competency\RecordEntry;
 use App\Competency\ShopKey;
 use App\Competency\Texts\Forgotten;
+use App\Competency\Texts\Keys;
+use App\Competency\Texts\Words;
 use App\People\ForgetPerson;
 use App\People\Pin;
 use App\People\Role;
@@ -159,7 +161,9 @@ it('takes a name with signs in it out of words and JSON, and no other\'s', funct
     $alert = Alert::query()->create(['kind' => 'look_disowned', 'facts' => $facts, 'raised_at' => now()]);
     $machine = tap(App\Workshop\Machine::query()->firstOrFail())->update(['service_note' => "Said by $name."]);
     ($this->forget)($this->learner)->assertOk();
-    expect(json_encode($alert->refresh()->facts))->not->toContain('Nit')->toContain('Ana Odea')
+    // Nor does the audit log quote what was taken out.
+    expect(($this->dump)())->not->toContain('Nit');
+    expect(json_encode($alert->refresh()->facts))->toContain('Ana Odea')
         ->and($machine->refresh()->service_note)->toBe("Said by Somebody forgotten (no. {$this->learner->id}).");
 });
 
@@ -229,7 +233,7 @@ it('forgets again what a restored database remembers, by the list beside the anc
     app(Forgotten::class)->note($this->learner);
     file_put_contents(app(Forgotten::class)->file(), json_encode(['person' => $this->by->id, 'at' => 'x', 'seal' => 'made up'])."\n",
         FILE_APPEND);
-    expect(app(Forgotten::class)->noted())->toBe([$this->learner->id]);
+    expect(app(Forgotten::class)->noted()->modelKeys())->toBe([$this->learner->id]);
     $this->artisan('people:forget-again')->expectsOutputToContain('1 people')->assertSuccessful();
     expect($this->learner->refresh()->forgotten_at)->not->toBeNull()->and($this->learner->active)->toBeFalse()
         ->and(($this->dump)())->not->toContain('Marchetti')
@@ -237,6 +241,38 @@ it('forgets again what a restored database remembers, by the list beside the anc
     $this->artisan('people:forget-again')->expectsOutputToContain('0 people')->assertSuccessful();
     ($this->verify)()->assertSuccessful();
     expect($this->by->refresh()->forgotten_at)->toBeNull()->and($hold->refresh()->type)->toBe('suspended');
+});
+
+it('forgets nobody else to whom a restored database gave the same number', function (): void {
+    app(Forgotten::class)->note($this->learner);
+    // The backup was older than they were, and somebody new has their number now.
+    DB::table('people_users')->where('id', $this->learner->id)->update(['created_at' => now()->addDay(), 'name' => 'Somebody New']);
+    expect(app(Forgotten::class)->noted())->toHaveCount(0);
+    $this->artisan('people:forget-again')->expectsOutputToContain('0 people')->assertSuccessful();
+    expect($this->learner->refresh()->name)->toBe('Somebody New');
+});
+
+it('does not call a restore done while nobody can forget again', function (): void {
+    app(Forgotten::class)->note($this->learner);
+    User::query()->where('role', Role::Lead)->update(['active' => false]);
+    $this->artisan('people:forget-again')->assertFailed();
+});
+
+it('takes a line from before the upgrade for the same when it is sent again', function (): void {
+    $old = ($this->first)($this->learner, 'suspended', ['reason' => 'The guard was open.']);
+    // As the upgrade copied them beside it.
+    DB::table('competency_texts')->insert(['line' => $old->id, 'writer' => '', 'about' => Keys::of([$this->learner->id])[$this->learner->id]
+        ->seal((new Words('Oona', ['reason' => 'The guard was open.']))->toText())]);
+    $again = fn (string $why) => app(RecordEntry::class)(
+        $this->learner,
+        $this->permit(),
+        'suspended',
+        ['reason' => $why],
+        $this->by,
+        id: $old->id,
+    );
+    expect($again('The guard was open.')->seq)->toBe($old->seq)
+        ->and(fn () => $again('Another.'))->toThrow(App\Support\Refusal::class);
 });
 
 it('goes on where it was cut off', function (): void {

@@ -12,6 +12,7 @@ use App\People\Remembered;
 use App\People\User;
 use App\Support\DatabaseClock;
 use App\Support\Given;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -31,13 +32,15 @@ final class Forgotten implements Remembered
 
     public function note(User $person): void
     {
-        if (in_array($person->id, $this->noted(), true)) {
+        if ($this->noted()->contains($person)) {
             return;
         }
+        // A restored database may give the same number to somebody else: since when they were here goes with it.
+        $since = self::since($person);
         $at = DatabaseClock::now()->toIso8601ZuluString();
         @mkdir(dirname($this->file()), 0700, true);
         $line = json_encode(
-            ['person' => $person->id, 'at' => $at, 'seal' => $this->seal($person->id, $at)],
+            ['person' => $person->id, 'since' => $since, 'at' => $at, 'seal' => $this->seal($person->id, $since, $at)],
             JSON_THROW_ON_ERROR | JSON_UNESCAPED_SLASHES,
         );
         if (@file_put_contents($this->file(), "$line\n", FILE_APPEND | LOCK_EX) === false) {
@@ -45,19 +48,20 @@ final class Forgotten implements Remembered
         }
     }
 
-    /** @return list<int> who was, by number; lines that are not this shop's say nothing */
-    public function noted(): array
+    /** @return Collection<int, User> who was; lines that are not this shop's, or speak of somebody else of that number, say nothing */
+    public function noted(): Collection
     {
-        $people = [];
+        $since = [];
         foreach (is_file($this->file()) ? file($this->file(), FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] : [] as $line) {
             $said = Given::fields(json_decode($line, true));
-            [$person, $at] = [Given::whole($said['person'] ?? 0), Given::text($said['at'] ?? '')];
-            if (hash_equals($this->seal($person, $at), Given::text($said['seal'] ?? ''))) {
-                $people[$person] = $person;
+            [$person, $from, $at] = [Given::whole($said['person'] ?? 0), Given::text($said['since'] ?? ''), Given::text($said['at'] ?? '')];
+            if (hash_equals($this->seal($person, $from, $at), Given::text($said['seal'] ?? ''))) {
+                $since[$person][] = $from;
             }
         }
 
-        return array_values($people);
+        return User::query()->whereKey(array_keys($since))->orderBy('id')->get()
+            ->filter(static fn (User $person): bool => in_array(self::since($person), $since[$person->id], true))->values();
     }
 
     public function forget(User $person, User $by): void
@@ -107,8 +111,13 @@ final class Forgotten implements Remembered
         DB::statement('SELECT competency_blank(?, ?)', [$entry->seq, $left->data]);
     }
 
-    private function seal(int $person, string $at): string
+    private static function since(User $person): string
     {
-        return $this->key->seal("forgotten\n$person\n$at");
+        return $person->created_at->toIso8601ZuluString();
+    }
+
+    private function seal(int $person, string $since, string $at): string
+    {
+        return $this->key->seal("forgotten\n$person\n$since\n$at");
     }
 }

@@ -41,6 +41,8 @@ final class StaffController
 
     public function invite(User $person, Invite $invite): StaffResource
     {
+        $person->checkIsKnown();
+
         return StaffResource::one($person, $invite($person));
     }
 
@@ -49,6 +51,7 @@ final class StaffController
     {
         /** @var array{code: string} $given */
         $given = $request->validate(['code' => ['required', 'string', 'min:4', 'max:64']]);
+        $person->checkIsKnown();
         $badges->issue($person, $given['code'], $user);
 
         return StaffResource::one($person);
