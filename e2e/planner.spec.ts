@@ -20,7 +20,7 @@ async function openHole(page: Page) {
   await expect(page.getByText('Can be made here')).toBeVisible();
 }
 
-test.afterAll(putAway);
+test.afterEach(putAway);
 
 /** What is rarely asked for. Words that come in above it may move it away under a click. */
 async function openMore(page: Page): Promise<void> {
