@@ -81,7 +81,7 @@ it('lets a learner climb all twelve permits, lesson by lesson, in either languag
     foreach ($standings as $code => $standing) {
         expect($standing->place->stage->value)->toBe(5, "$code wants ".implode(', ', $standing->place->next));
     }
-})->with(['en', 'es']);
+})->with(fn (): array => drawn(['en', 'es'], 2));
 
 it('counts practice for the permit that it was for, and for no other', function (): void {
     $by = $this->instructor();
