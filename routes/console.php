@@ -12,6 +12,8 @@ use Illuminate\Support\Facades\Schedule;
 // The ledger is checked every night; its head is signed and written out of the database's reach every hour, whatever was found.
 Schedule::command('competency:verify')->dailyAt('02:30')->onOneServer();
 Schedule::command('competency:anchor')->hourly()->onOneServer();
+// A forgetting that was cut off after it was noted is finished.
+Schedule::command('people:forget-again')->hourly()->onOneServer();
 Schedule::call(Anchors::noteDay(...))->everyMinute()->name('note-day')->onOneServer();
 Schedule::command('gate:review')->everyMinute()->onOneServer();
 // That the scheduler runs is known by this (bin/doctor).

@@ -4,22 +4,31 @@ declare(strict_types=1);
 
 namespace App\Competency;
 
+use App\People\Role;
+use App\People\User;
+use App\Policy\Policy;
 use App\Support\DatabaseClock;
 use App\Support\Given;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Log;
+use Illuminate\Support\Facades\Notification;
 use MillStep\Core\Competency\ChainHead;
 use MillStep\Core\Competency\HashChain;
 
 /**
  * The signed heads of the chain: one a line in a file outside the database's reach (MILLSTEP_ANCHORS), again in a second place
- * (MILLSTEP_ANCHORS_COPY), and each known by its number in the database, so that one that is gone is missed.
+ * (MILLSTEP_ANCHORS_COPY), once a day by letter where the policy wants it (`anchor_letters`), and each known by its number in the
+ * database, so that one that is gone is missed.
  *
  * @phpstan-type Anchor array{count: int, hash: string, at: string, signature: string}
  */
 final class Anchors
 {
+    /** The second place of an anchor that went out by mail. */
+    private const LETTER = 'letter';
+
     public function __construct(private readonly ShopKey $key)
     {
     }
@@ -67,10 +76,40 @@ final class Anchors
         self::append($this->file(), $signed);
         $this->copy() === '' || self::append($this->copy(), $signed);
         DB::table('competency_anchors')->insert([
-            ...$signed, 'place' => $this->file(), 'second_place' => $this->copy() === '' ? null : $this->copy(),
+            ...$signed, 'place' => $this->file(),
+            'second_place' => match (true) {
+                $this->sent($signed) => self::LETTER,
+                $this->copy() !== '' => $this->copy(),
+                default => null,
+            },
         ]);
 
         return $head;
+    }
+
+    /**
+     * Once a day, where the shop's policy wants it, to lead and auditor.
+     *
+     * @param  Anchor  $signed
+     */
+    private function sent(array $signed): bool
+    {
+        $day = DatabaseClock::now()->subDay()->addMinutes(5);
+        if ($signed['count'] === 0 || ! Policy::inForce()->anchorLetters
+            || DB::table('competency_anchors')->where('second_place', self::LETTER)->where('at', '>', $day)->exists()) {
+            return false;
+        }
+        $to = User::query()->whereIn('role', [Role::Lead, Role::Auditor])->where('active', true)->get();
+        try {
+            Notification::send($to, new AnchorLetter($signed));
+        } catch (\Throwable $failure) {
+            // The file stands; the letter is tried again within the hour.
+            Log::error('The signed head of the ledger could not be mailed.', ['failure' => $failure::class]);
+
+            return false;
+        }
+
+        return $to->isNotEmpty();
     }
 
     /**

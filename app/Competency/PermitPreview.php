@@ -104,6 +104,9 @@ final class PermitPreview
             ]);
         }
         $changed->setRelation('statements', new Collection($statements));
+        foreach (['signers', 'supervisors'] as $who) {
+            isset($given[$who]) && $changed->setRelation($who, User::query()->whereKey($given[$who])->get());
+        }
 
         return $changed;
     }

@@ -216,12 +216,27 @@ final readonly class Moment
             ->setRelation('session', $sessions[$read->session_id ?? ''] ?? null);
     }
 
-    /** The same moment, if the shop asked for something else: nothing of it is written, and nobody is locked for longer. */
-    public function under(Rules $rules, Machine $machine): self
+    /**
+     * The same moment, if the shop asked for something else: nothing of it is written, and nobody is locked for longer.
+     *
+     * @param  Permit  $changed  with those who would sign and supervise for it, where that changes
+     */
+    public function under(Rules $rules, Machine $machine, Permit $changed): self
     {
+        $present = $this->present;
+        foreach (['signers' => 'supervises', 'supervisors' => 'by_name'] as $who => $may) {
+            if ($changed->relationLoaded($who)) {
+                $named = ($who === 'signers' ? $changed->signers : $changed->supervisors)->modelKeys();
+                $present = array_map(static fn (array $each): array => [...$each, $may => [
+                    ...array_values(array_diff($each[$may] ?? [], [$changed->id])),
+                    ...in_array($each['id'], $named, true) ? [$changed->id] : [],
+                ]], $present);
+            }
+        }
+
         return new self($this->now, $this->clockBack, $machine, $this->device, $rules, $this->policy, $this->open, $this->ended,
             $this->known, $this->last, $this->badgeOf, $this->badgeId, $this->companionOf, $this->supervisorOf, $this->askedBadge,
-            $this->badgeLost, $this->present, $this->elsewhere, $this->records, $this->found, $this->facts);
+            $this->badgeLost, $present, $this->elsewhere, $this->records, $this->found, $this->facts);
     }
 
     /** @return list<Supervisor> who teaches and is on the floor */

@@ -27,7 +27,8 @@ final class TurnsEnding implements OpenTurns
             if ($session === null) {
                 continue;
             }
-            $reasons = $this->review->endsBecause($moment->under($rules, self::taking($moment->machine, $rules, $changed, $machines)));
+            $then = $moment->under($rules, self::taking($moment->machine, $rules, $changed, $machines), $changed);
+            $reasons = $this->review->endsBecause($then);
             if ($reasons !== null) {
                 $ending[] = [
                     'session' => $session->id, 'machine' => $moment->machine->name, 'person' => $session->user->name,

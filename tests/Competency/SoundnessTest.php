@@ -2,12 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Competency\AnchorLetter;
 use App\Competency\Anchors;
 use App\Competency\Folds;
 use App\Competency\LedgerEntry;
 use App\Competency\ShopKey;
+use App\People\Role;
 use App\Records\Alert;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Notification;
 
 /** Lines that are not ours open nothing; what is merely old alerts. */
 beforeEach(function (): void {
@@ -206,6 +209,26 @@ describe('anchors', function (): void {
         $this->artisan('competency:verify')->assertSuccessful();
         unlink($copy);
         $this->artisan('competency:verify')->assertFailed();
+    });
+
+    it('go to lead and auditor by letter once a day where the policy wants it, and again within the hour when one was not sent', function (): void {
+        $lead = $this->person(Role::Lead);
+        Notification::fake();
+        app(Anchors::class)->write();
+        Notification::assertNothingSent();
+        $this->policy(['anchor_letters' => true]);
+        app(Anchors::class)->write();
+        app(Anchors::class)->write();
+        Notification::assertSentToTimes($lead, AnchorLetter::class, 1);
+        Notification::assertNotSentTo($this->by, AnchorLetter::class);
+        $letter = (new AnchorLetter(app(Anchors::class)->signed($head = app(Anchors::class)->head())))->toMail($lead)->render();
+        expect((string) $letter)->toContain($head->hash)->toContain("had $head->count lines");
+        // Mail that is away: the anchor stands all the same.
+        DB::statement('UPDATE competency_anchors SET second_place = NULL');
+        Notification::shouldReceive('send')->andThrow(new RuntimeException('no mail'));
+        $before = count(app(Anchors::class)->known());
+        app(Anchors::class)->write();
+        expect(app(Anchors::class)->known())->toHaveCount($before + 1);
     });
 
     it('begin before the first line, and an empty shop\'s first night is quiet', function (): void {

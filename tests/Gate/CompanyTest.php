@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Competency\DefinePermit;
+use App\Competency\PermitPreview;
 use App\Competency\PlaceHold;
 use App\Gate\MachineSession;
 use App\Gate\PairDevice;
@@ -142,10 +143,13 @@ describe('a supervisor', function (): void {
             'scope' => $permit->scope, 'validity_days' => 365, 'statement' => $permit->statementInForce()->body,
             'supervisors' => [$helper->id]]);
         hold_badge($this, 'PUPIL')->assertJson(['decision' => 'supervised', 'supervisor' => $helper->name]);
-        // And no longer.
-        app(DefinePermit::class)(['code' => $permit->code, 'name' => $permit->name, 'requirement' => $permit->requirement,
-            'scope' => $permit->scope, 'validity_days' => 365, 'statement' => $permit->statementInForce()->body, 'supervisors' => []]);
-        expect(MachineSession::query()->sole()->end_reasons)->toContain('supervisor_may_not');
+        // And no longer; the preview foresees it.
+        $narrower = ['code' => $permit->code, 'name' => $permit->name, 'requirement' => $permit->requirement,
+            'scope' => $permit->scope, 'validity_days' => 365, 'statement' => $permit->statementInForce()->body, 'supervisors' => []];
+        $foreseen = app(PermitPreview::class)->of($narrower)['turns'][0]['reasons'];
+        expect(app(PermitPreview::class)->of(array_diff_key($narrower, ['supervisors' => 0]))['turns'])->toBe([]);
+        app(DefinePermit::class)($narrower);
+        expect(MachineSession::query()->sole()->end_reasons)->toContain('supervisor_may_not')->toBe($foreseen);
     });
 
     it('watches no more turns than the policy says', function (): void {

@@ -17,6 +17,7 @@ use App\People\ClassList\TakeInClassList;
 use App\People\Role;
 use App\People\SavePerson;
 use App\Policy\Policy;
+use App\Support\PowerLock;
 use App\Workshop\ChangePolicy;
 use App\Workshop\ChangeService;
 use Illuminate\Contracts\Foundation\Application;
@@ -24,20 +25,34 @@ use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Database\Events\TransactionBeginning;
 use Illuminate\Database\Events\TransactionCommitted;
 use Illuminate\Hashing\HashManager;
+use Illuminate\Http\Client\Events\RequestSending;
+use Illuminate\Mail\Events\MessageSending;
+use Illuminate\Notifications\Events\NotificationSending;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Hash;
 
 /**
- * What is done while the power lock is held alone: every gate of the shop waits for that. No more than a dozen statements, and no
- * hash of a password, which takes as long as all of them.
+ * What is done while the power lock is held alone: every gate of the shop waits for that. No more than a dozen statements, no
+ * hash of a password, which takes as long as all of them, no file written and nothing sent.
  */
 const MOST_STATEMENTS = 12;
 
-/** What an action asks the database while it holds the lock alone, each time that it takes it; and how often it hashes meanwhile. */
+/** Bytes that this process has written to files; what goes to the database's socket is not among them. */
+function written(): int
+{
+    preg_match('/^wchar: (\d+)$/m', (string) file_get_contents('/proc/self/io'), $found);
+
+    return (int) ($found[1] ?? -1);
+}
+
+/**
+ * What an action asks the database while it holds the lock alone, each time that it takes it; how often it hashes meanwhile, how many
+ * bytes it writes to files, and what it sends.
+ */
 function while_held(Closure $act): array
 {
-    [$depth, $at, $held, $hashes] = [0, null, [], 0];
+    [$depth, $at, $held, $hashes, $from, $bytes, $sent] = [0, null, [], 0, 0, 0, []];
     // What is done after the commit holds nothing; inside of a test's own transaction it would be counted.
     app()->bind(ReviewOpenTurns::class, static fn (): object => new class
     {
@@ -48,12 +63,19 @@ function while_held(Closure $act): array
     Event::listen(TransactionBeginning::class, function () use (&$depth): void {
         $depth++;
     });
-    Event::listen(TransactionCommitted::class, function () use (&$depth, &$at): void {
+    Event::listen(TransactionCommitted::class, function () use (&$depth, &$at, &$from, &$bytes): void {
         $depth--;
-        $at = $at !== null && $depth < $at ? null : $at;
+        if ($at !== null && $depth < $at) {
+            $bytes += written() - $from;
+            $at = null;
+        }
     });
-    DB::listen(function (QueryExecuted $query) use (&$depth, &$at, &$held): void {
+    Event::listen([MessageSending::class, NotificationSending::class, RequestSending::class], function (object $what) use (&$at, &$sent): void {
+        $at === null || $sent[] = $what::class;
+    });
+    DB::listen(function (QueryExecuted $query) use (&$depth, &$at, &$held, &$from): void {
         if (str_contains($query->sql, 'pg_advisory_xact_lock(?)') && ($query->bindings[0] ?? null) === 7_301_156) {
+            $at ?? $from = written();
             $at ??= $depth;
             $held[] = [];
         } elseif ($at !== null) {
@@ -85,7 +107,7 @@ function while_held(Closure $act): array
     $act();
     Hash::swap($hasher);
 
-    return [$held, $hashes];
+    return [$held, $hashes, $bytes, $sent];
 }
 
 beforeEach(function (): void {
@@ -94,9 +116,9 @@ beforeEach(function (): void {
     app(App\People\Pin::class)->change($this->lead, '1357');
 });
 
-it('is held for a dozen statements at most, and never while something is hashed', function (Closure $act): void {
-    [$held, $hashes] = while_held(fn () => $act($this));
-    expect($held)->not->toBe([])->and($hashes)->toBe(0);
+it('is held for a dozen statements at most, and never while something is hashed, written to a file or sent', function (Closure $act): void {
+    [$held, $hashes, $bytes, $sent] = while_held(fn () => $act($this));
+    expect($held)->not->toBe([])->and($hashes)->toBe(0)->and($bytes)->toBe(0)->and($sent)->toBe([]);
     foreach ($held as $statements) {
         expect(count($statements))->toBeLessThanOrEqual(MOST_STATEMENTS, implode("\n", $statements));
     }
@@ -127,6 +149,15 @@ it('is held for a dozen statements at most, and never while something is hashed'
     'a lesson out of use' => [fn ($test) => app(RetireLesson::class)('Z9', true)],
     'a clock that is right' => [fn ($test) => app(ConfirmClock::class)($test->lead, '1357', fake_uuid())],
 ]);
+
+it('sees a file that is written while it is held, and what is sent', function (): void {
+    [, , $bytes, $sent] = while_held(fn () => DB::transaction(function (): void {
+        PowerLock::forRestriction();
+        file_put_contents(tempnam(sys_get_temp_dir(), 'lock'), '12345');
+        event(new MessageSending(new Symfony\Component\Mime\Email));
+    }));
+    expect($bytes)->toBe(5)->and($sent)->toBe([MessageSending::class]);
+});
 
 it('is not taken at all by a list of people who are new, nor by a name or a class that changes', function (): void {
     $row = static fn (int $n): Row => new Row($n, "Pupil $n Example", "pupil$n@millstep.example", ['Morning'], badge: "B-$n");

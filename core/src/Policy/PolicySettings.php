@@ -94,6 +94,7 @@ final class PolicySettings
             'time_zone' => ['group' => 'access', 'kind' => 'zone', 'default' => 'UTC', 'changes' => 'gate'],
             'second_factor_required' => [...self::flag('access', false), 'changes' => 'sign_in'],
             'shared_idle_minutes' => self::number('access', 'minutes', 10, 1, 240, 'sign_in'),
+            'anchor_letters' => [...self::flag('access', false), 'changes' => 'proof'],
             'check_wait_minutes' => self::number('assessing', 'minutes', 10, 0, 10_080, 'retake'),
             'check_tries_a_day' => self::number('assessing', 'count', 3, 1, 50, 'retake'),
             'recall_questions_a_day' => self::number('assessing', 'count', 5, 0, 30, 'retake'),
