@@ -51,7 +51,7 @@ final class PermitPreview
                 if (self::shown($was) !== self::shown($becomes)) {
                     $affected[] = [
                         'id' => $learner->id, 'name' => $learner->name, 'permit' => $permit->name,
-                        'before' => $was->toArray(), 'after' => $becomes->toArray(),
+                        'before' => $was->shown(), 'after' => $becomes->shown(),
                     ];
                 }
             }

@@ -34,7 +34,7 @@ final class SignOffProposal
         return [
             'learner' => ['id' => $learner->id, 'name' => $learner->name],
             'permit' => ['code' => $permit->code, 'name' => $permit->name],
-            'standing' => $standing->place->toArray(),
+            'standing' => $standing->place->shown(),
             'statement' => ['version' => $statement->version, 'body' => $statement->body],
             'acknowledged' => $readiness->acknowledged(),
             'reasons' => $readiness->reasons(),

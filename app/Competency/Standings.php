@@ -99,7 +99,7 @@ final class Standings
             $permit,
             $record,
             $standing->of($record),
-            $standing->prerequisitesMissing(),
+            $standing->prerequisitesMissing($record),
             $requirement->staleChecks($record, $now),
             $sound,
         );

@@ -28,7 +28,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property 'decision'|'asks'|'in_use'|'finished'|'present' $event
  * @property 'alone'|'supervised'|'no'|null $decision
  * @property list<string> $reasons
- * @property list<string> $missing
+ * @property list<mixed> $missing  needs with their parts; words in reads of long ago
  * @property list<string> $asks
  * @property list<array<string, mixed>> $scopes
  * @property list<array<string, mixed>> $further  what each further permit covered

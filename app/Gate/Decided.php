@@ -7,6 +7,7 @@ namespace App\Gate;
 use App\Competency\PermitStanding;
 use MillStep\Core\Competency\Access;
 use MillStep\Core\Competency\Decision;
+use MillStep\Core\Competency\Need;
 use MillStep\Core\Competency\Stage;
 use MillStep\Core\Gate\Supervision;
 
@@ -58,13 +59,15 @@ final readonly class Decided
         ], is_string(...)));
     }
 
-    /** @return list<string> what the next stage still needs */
+    /** @return list<Need> what the next stage still needs, each once */
     public function missing(): array
     {
-        return array_values(array_unique(array_merge(
-            [],
-            ...array_values(array_map(static fn (PermitStanding $standing): array => $standing->place->next, $this->standings)),
+        $needs = array_merge([], ...array_values(array_map(
+            static fn (PermitStanding $standing): array => $standing->place->next,
+            $this->standings,
         )));
+
+        return array_values(array_combine(array_map(strval(...), $needs), $needs));
     }
 
     /** @return list<array<string, mixed>> what is covered today, where there is a signature: it, within the permit */

@@ -18,6 +18,7 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Competency\Decision;
+use MillStep\Core\Competency\Need;
 use MillStep\Core\Gate\Intent;
 use MillStep\Core\Gate\Meaning;
 use MillStep\Core\Gate\Tap;
@@ -30,7 +31,8 @@ use MillStep\Core\Gate\Tap;
  * @phpstan-type Read array{id: string, intent: 'start'|'finish'|'hand_over', badge?: string|null, follows?: string|null,
  *     companion_badge?: string|null, supervisor?: int|null, supervisor_badge?: string|null, request?: array<string, mixed>|null}
  * @phpstan-type Answer array{event: string, session: MachineSession|null, holder: User|null, decision?: string, reasons?: list<string>,
- *     asks?: list<string>, missing?: list<string>, scopes?: list<array<string, mixed>>, further?: list<array<string, mixed>>,
+ *     asks?: list<string>, missing?: list<array{kind: string, what?: string,
+ *     count?: int, from?: string, until?: string}>, scopes?: list<array<string, mixed>>, further?: list<array<string, mixed>>,
  *     refused?: list<string>, supervisors?: list<array{id: int, name: string}>, supervisor_id?: int|null}
  */
 final class ReadBadge
@@ -283,7 +285,7 @@ final class ReadBadge
             'refused' => $decided->refused(),
             'asks' => $asks,
             'supervisors' => in_array('supervisor', $asks, true) ? $moment->named($decided->supervision->choices ?? []) : [],
-            'missing' => $decided->missing(),
+            'missing' => array_map(static fn (Need $need): array => $need->toArray(), $decided->missing()),
             'scopes' => $decided->scopes(),
             'further' => $decided->further(),
             'session' => $given,

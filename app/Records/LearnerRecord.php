@@ -134,7 +134,7 @@ final class LearnerRecord
             'code' => $permit->code,
             'name' => $permit->name,
             'prerequisites' => $requirement['prerequisites'] ?? [],
-            'standing' => $standing->place->toArray(),
+            'standing' => $standing->place->shown(),
             'lessons' => [
                 ...$this->lessons($requirement['lessons'], $record, false),
                 ...$this->lessons($requirement['guided'] ?? [], $record, true),

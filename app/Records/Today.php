@@ -78,7 +78,7 @@ final class Today
             'id' => $learner->id,
             'name' => $learner->name,
             'standings' => array_map(
-                static fn (PermitStanding $standing): array => $standing->place->toArray(),
+                static fn (PermitStanding $standing): array => $standing->place->shown(),
                 $standings[$learner->id] ?? [],
             ),
         ];

@@ -211,7 +211,7 @@ describe('anchors', function (): void {
         $this->artisan('competency:verify')->assertFailed();
     });
 
-    it('go to lead and auditor by letter once a day where the policy wants it, and again within the hour when one was not sent', function (): void {
+    it('go to lead and auditor by letter once a day where the policy wants it, and stand where no mail goes', function (): void {
         $lead = $this->person(Role::Lead);
         Notification::fake();
         app(Anchors::class)->write();

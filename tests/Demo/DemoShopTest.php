@@ -35,12 +35,12 @@ it('holds learners at every stage, one held, one lapsed, one with a narrow scope
         ->and($places->filter(fn ($place) => $place->held))->toHaveCount(1)
         ->and($places->filter(fn ($place) => $place->lapsed?->value === 'recency'))->toHaveCount(1);
 
-    $of = fn (string $name) => $places[User::query()->where('name', 'like', "$name%")->value('id')];
-    expect($of('Wren')->next)
+    $of = fn (string $name) => $places[User::query()->where('name', 'like', "$name%")->value('id')]->toArray();
+    expect($of('Wren')['next'])
         ->toBe(['lesson:C5'])
-        ->and($of('Cato')->next)
+        ->and($of('Cato')['next'])
         ->toBe(['assessment:PS-through-holes'])
-        ->and($of('Ivo')->next)
+        ->and($of('Ivo')['next'])
         ->toBe(['check:SC-through-holes']);
     expect(
         LedgerEntry::query()

@@ -70,7 +70,8 @@ function while_held(Closure $act): array
             $at = null;
         }
     });
-    Event::listen([MessageSending::class, NotificationSending::class, RequestSending::class], function (object $what) use (&$at, &$sent): void {
+    $sends = [MessageSending::class, NotificationSending::class, RequestSending::class];
+    Event::listen($sends, function (object $what) use (&$at, &$sent): void {
         $at === null || $sent[] = $what::class;
     });
     DB::listen(function (QueryExecuted $query) use (&$depth, &$at, &$held, &$from): void {

@@ -22,7 +22,7 @@ it('says no, with supervision or alone as the standing has it', function (): voi
         'decision' => 'supervised',
         'reasons' => ['not_signed_off'],
         'interlock' => 'on',
-        'missing' => ['assessment:PS-through-holes'],
+        'missing' => [['kind' => 'assessment', 'what' => 'PS-through-holes']],
     ]);
     hold_badge($this, 'LEARNER', ['intent' => 'finish'])->assertJson(['event' => 'finished', 'interlock' => 'off']);
 });

@@ -33,7 +33,8 @@ final class ReadResource extends JsonResource
             'holder' => $this->holder?->name,
             'decision' => $this->decision,
             'reasons' => $this->reasons,
-            'missing' => $this->missing,
+            // Reads from before needs had parts say nothing here.
+            'missing' => array_values(array_filter($this->missing, is_array(...))),
             'refused' => $this->refused,
             'supervisor' => $this->supervisor?->name,
             'asks' => $this->asks,

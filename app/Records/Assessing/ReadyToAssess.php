@@ -20,6 +20,7 @@ use Illuminate\Support\Facades\DB;
 use MillStep\Core\Assessment\Candidate;
 use MillStep\Core\Assessment\Queue;
 use MillStep\Core\Border\Message;
+use MillStep\Core\Competency\Need;
 use MillStep\Core\Competency\Stage;
 
 /** Who can be assessed on what today, in which order and why; and who nearly, with what is missing. */
@@ -55,7 +56,7 @@ final class ReadyToAssess
                     ];
                     $missing = self::missing($standing, $again[$learner->id][$sheet] ?? null);
                     if ($missing !== []) {
-                        $nearly[] = [...$row, 'missing' => $missing];
+                        $nearly[] = [...$row, 'missing' => array_map(static fn (Need $need): array => $need->toArray(), $missing)];
 
                         continue;
                     }
@@ -93,7 +94,7 @@ final class ReadyToAssess
 
     /**
      * @param  array{until: CarbonImmutable|null, exercises: int}|null  $again
-     * @return list<string> what the ladder, or the wait after a try, still asks for
+     * @return list<Need> what the ladder, or the wait after a try, still asks for
      */
     private static function missing(PermitStanding $standing, ?array $again): array
     {
@@ -103,8 +104,8 @@ final class ReadyToAssess
         [$until, $exercises] = [$again['until'] ?? null, $again['exercises'] ?? 0];
 
         return [
-            ...($until === null ? [] : ['wait:'.$until->toIso8601ZuluString()]),
-            ...($exercises === 0 ? [] : ["practice:count:$exercises"]),
+            ...($until === null ? [] : [Need::waitUntil($until)]),
+            ...($exercises === 0 ? [] : [Need::practice('count', $exercises)]),
         ];
     }
 

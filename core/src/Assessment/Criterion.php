@@ -9,7 +9,7 @@ use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Measure\JudgeMeasurement;
 use MillStep\Core\Measure\Verdict;
 
-/** One line of a sheet with what was found for it: its credit from 0 to 1, or null while it is open. */
+/** One line of a sheet with what was found for it: its credit from 0 to 1, or null while it is open; and what it counts towards. */
 final readonly class Criterion
 {
     private const OBSERVED = ['met', 'prompted', 'not_met', 'not_seen'];
@@ -18,9 +18,39 @@ final readonly class Criterion
         public string $id,
         public float $weight,
         public ?float $credit,
+        public CriterionKind $kind,
         public bool $stops = false,
         public bool $failsMeasurement = false,
+        public bool $prompted = false,
+        public bool $notMet = false,
+        private bool $must = false,
+        private bool $safety = false,
+        private bool $why = false,
     ) {
+    }
+
+    /** Without it nobody passes, whatever the score. */
+    public function lacksWhatItMust(): bool
+    {
+        return $this->must && $this->notMet;
+    }
+
+    /** A line of safety at which somebody had to speak. */
+    public function neededWords(): bool
+    {
+        return $this->safety && $this->kind === CriterionKind::Observed && ($this->prompted || $this->notMet);
+    }
+
+    /** A reason that was asked for and not known. */
+    public function knewNotWhy(): bool
+    {
+        return $this->why && $this->notMet;
+    }
+
+    /** Watched or judged, not measured. */
+    public function isSeen(): bool
+    {
+        return $this->kind !== CriterionKind::Measured;
     }
 
     /** @throws InvalidInput */
@@ -70,7 +100,18 @@ final readonly class Criterion
             default => null,
         };
 
-        return new self($id, $weight, $credit, stops: $critical && ($result === 'not_met' || ($result === 'prompted' && $promptStops)));
+        return new self(
+            $id,
+            $weight,
+            $credit,
+            CriterionKind::Observed,
+            stops: $critical && ($result === 'not_met' || ($result === 'prompted' && $promptStops)),
+            prompted: $result === 'prompted',
+            notMet: $result === 'not_met',
+            must: $fields->flag('must', false),
+            safety: $fields->flag('safety', false),
+            why: $fields->flag('why', false),
+        );
     }
 
     /** A critical one at 0 is not met, and ends it as an observed one does. */
@@ -78,18 +119,28 @@ final readonly class Criterion
     {
         $scale = $fields->integer('scale_max', 1);
         if (! $fields->has('result')) {
-            return new self($id, $weight, null);
+            return new self($id, $weight, null, CriterionKind::Judged);
         }
         $value = $fields->integer('result', 0, $scale);
 
-        return new self($id, $weight, $value / $scale, stops: $critical && $value === 0);
+        return new self(
+            $id,
+            $weight,
+            $value / $scale,
+            CriterionKind::Judged,
+            stops: $critical && $value === 0,
+            notMet: $value === 0,
+            must: $fields->flag('must', false),
+            safety: $fields->flag('safety', false),
+            why: $fields->flag('why', false),
+        );
     }
 
     /** By its value and limits, or by the verdict that its readings came to. */
     private static function measured(Fields $fields, string $id, float $weight, bool $critical): self
     {
         if (! $fields->has('value_mm') && ! $fields->has('verdict')) {
-            return new self($id, $weight, null);
+            return new self($id, $weight, null, CriterionKind::Measured);
         }
         $verdict = $fields->has('verdict')
             ? Verdict::from($fields->choice('verdict', array_column(Verdict::cases(), 'value')))
@@ -100,6 +151,6 @@ final readonly class Criterion
             Verdict::Doubtful => null,
         };
 
-        return new self($id, $weight, $credit, failsMeasurement: $critical && $verdict === Verdict::Out);
+        return new self($id, $weight, $credit, CriterionKind::Measured, failsMeasurement: $critical && $verdict === Verdict::Out);
     }
 }

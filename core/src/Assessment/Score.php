@@ -13,6 +13,9 @@ final readonly class Score extends Result
      * @param  list<string>  $stoppedBy
      * @param  list<string>  $open  not seen, not measured or doubtful
      * @param  list<string>  $failedBy  critical measurements that are outside
+     * @param  float|null  $observedPercent  of the watched and judged lines alone; null where there is none
+     * @param  list<'score'|'observed'|'out'|'must'|'prompts'|'why'>  $reasons  why it is not yet
+     * @param  bool  $gated  whether the sheet asks for more than its pass mark
      */
     public function __construct(
         public Outcome $outcome,
@@ -20,6 +23,18 @@ final readonly class Score extends Result
         public array $stoppedBy,
         public array $open,
         public array $failedBy,
+        public ?float $observedPercent = null,
+        public array $reasons = [],
+        private bool $gated = false,
     ) {
+    }
+
+    /** Of gates only where the sheet has any. */
+    public function toArray(): array
+    {
+        return array_diff_key(
+            parent::toArray(),
+            ['gated' => 0, ...($this->gated ? [] : ['observed_percent' => 0, 'reasons' => 0])],
+        );
     }
 }

@@ -11,7 +11,7 @@ use MillStep\Core\Border\Operation;
 final readonly class ScoreAssessment implements Operation
 {
     /** @param  non-empty-list<Criterion>  $criteria */
-    public function __construct(public array $criteria, public float $passMarkPercent)
+    private function __construct(public array $criteria, public float $passMarkPercent, public Gates $gates)
     {
     }
 
@@ -30,36 +30,59 @@ final readonly class ScoreAssessment implements Operation
         }
         $passMark = $fields->notNegative('pass_mark_percent');
 
-        return $passMark <= 100 ? new self($criteria, $passMark)
+        return $passMark <= 100 ? new self($criteria, $passMark, Gates::fromFields($fields, $criteria))
             : throw $fields->fault('pass_mark_percent', 'input.not_from_to', ['least' => 0, 'most' => 100, 'found' => $passMark]);
     }
 
     public function compute(): Score
     {
-        $stoppedBy = $open = $failedBy = [];
-        $earned = $possible = 0.0;
-        foreach ($this->criteria as $criterion) {
-            $possible += $criterion->weight;
-            $earned += $criterion->weight * ($criterion->credit ?? 0.0);
-            if ($criterion->failsMeasurement) {
-                $failedBy[] = $criterion->id;
-            }
-            if ($criterion->stops) {
-                $stoppedBy[] = $criterion->id;
-            }
-            if ($criterion->credit === null) {
-                $open[] = $criterion->id;
-            }
-        }
-        $score = round(100 * $earned / $possible, 1);
+        $ids = fn (callable $is): array => array_column(array_filter($this->criteria, $is), 'id');
+        $stoppedBy = $ids(static fn (Criterion $one): bool => $one->stops);
+        $open = $ids(static fn (Criterion $one): bool => $one->credit === null);
+        $failedBy = $ids(static fn (Criterion $one): bool => $one->failsMeasurement);
+        $score = self::percent($this->criteria) ?? 0.0;
+        $observed = self::percent(array_filter($this->criteria, static fn (Criterion $one): bool => $one->isSeen()));
+        $gates = $this->gates->holdingBack($this->criteria, $observed);
+        // In the order of the border: score, observed, out, then the others.
+        $because = [
+            ...($score < $this->passMarkPercent ? ['score'] : []),
+            ...array_intersect($gates, ['observed']),
+            ...($failedBy !== [] ? ['out'] : []),
+            ...array_diff($gates, ['observed']),
+        ];
         $outcome = match (true) {
             $stoppedBy !== [] => Outcome::Stopped,
             $open !== [] => Outcome::Incomplete,
-            $score < $this->passMarkPercent || $failedBy !== [] => Outcome::NotYet,
+            $because !== [] => Outcome::NotYet,
             default => Outcome::Passed,
         };
 
-        return new Score($outcome, $score, $stoppedBy, $open, $failedBy);
+        return new Score(
+            $outcome,
+            $score,
+            $stoppedBy,
+            $open,
+            $failedBy,
+            $this->gates->given ? $observed : null,
+            $outcome === Outcome::NotYet ? $because : [],
+            $this->gates->given,
+        );
+    }
+
+    /**
+     * What was earned of what could be, to one decimal; what is open counts 0.
+     *
+     * @param  array<Criterion>  $criteria
+     */
+    private static function percent(array $criteria): ?float
+    {
+        $earned = $possible = 0.0;
+        foreach ($criteria as $criterion) {
+            $possible += $criterion->weight;
+            $earned += $criterion->weight * ($criterion->credit ?? 0.0);
+        }
+
+        return $criteria === [] ? null : round(100 * $earned / $possible, 1);
     }
 
     /**

@@ -14,6 +14,10 @@ final readonly class Record
      * @param  int|null  $acknowledged  the statement's version that the learner has acknowledged since the last signature
      * @param  Signature|null  $signature  the latest that has not been revoked
      * @param  array<string, \DateTimeImmutable>  $checksPassedAt  when a check was last passed, by check
+     * @param  array<string, \DateTimeImmutable>  $checksFirstPassedAt  when a check was first passed, by check
+     * @param  array<string, true>  $rehearsals  those passed
+     * @param  \DateTimeImmutable|null  $firstSignedAt  whatever became of that signature
+     * @param  list<Revocation>  $revocations  in their order
      */
     public function __construct(
         public array $lessons,
@@ -28,7 +32,26 @@ final readonly class Record
         public bool $revoked,
         public ?\DateTimeImmutable $lastAtMachine,
         public array $checksPassedAt = [],
+        public array $checksFirstPassedAt = [],
+        public array $rehearsals = [],
+        public ?\DateTimeImmutable $firstSignedAt = null,
+        public array $revocations = [],
     ) {
+    }
+
+    /**
+     * Whether this shop knew them for this permit before an instant: they had passed one of its checks or been signed, and did not
+     * stand revoked then.
+     *
+     * @param  list<string>  $checks  of the permit, those asked now and earlier ones
+     */
+    public function knownBefore(\DateTimeImmutable $instant, array $checks): bool
+    {
+        $first = [$this->firstSignedAt, ...array_values(array_intersect_key($this->checksFirstPassedAt, array_flip($checks)))];
+        $known = array_filter($first, static fn (?\DateTimeImmutable $at): bool => $at !== null && $at < $instant);
+
+        return $known !== []
+            && array_filter($this->revocations, static fn (Revocation $one): bool => $one->stoodAt($instant)) === [];
     }
 
     /** Whether the next signature follows one before: that one still stands, ran out, or was revoked. */

@@ -31,7 +31,7 @@ final readonly class Standing implements Operation
             }
         }
 
-        return new self($fields->instant('now'), $requirement, Ledger::fromFields($fields), $prerequisites);
+        return new self($fields->instant('now'), $requirement, Ledger::history($fields), $prerequisites);
     }
 
     public function compute(): LadderPlace
@@ -42,59 +42,91 @@ final readonly class Standing implements Operation
     /** The place that a record already folded has; whoever keeps the record need not read the ledger again. */
     public function of(Record $record): LadderPlace
     {
-        $lapsed = $record->signature === null ? null : $this->lapse($record, $record->signature);
-        [$stage, $next] = $this->climb($record, $record->signature !== null && $lapsed === null);
+        $asked = AskedNow::of($this, $record);
+        $lapsed = $record->signature === null ? null : $this->lapse($record, $record->signature, $asked->requirement);
+        // What is overdue takes a signature away, not what was climbed before it was asked.
+        if ($asked->overdue !== [] && $record->signature !== null) {
+            [$stage] = $this->climb($record, $lapsed === null, $asked->requirement->without($asked->overdue));
+            if ($stage->value >= Stage::Drilled->value) {
+                return new LadderPlace(Stage::Drilled, $record->held(), $lapsed ?? Lapse::Requirement, [
+                    ...array_map(static fn (Later $one): Need => $one->need(), $asked->overdue),
+                    ...($lapsed === null ? [] : [Need::signOff()]),
+                ], $asked->due);
+            }
+        }
+        [$stage, $next] = $this->climb($record, $record->signature !== null && $lapsed === null, $asked->requirement);
 
-        return new LadderPlace($stage, $record->held(), $lapsed, $next);
+        return new LadderPlace($stage, $record->held(), $lapsed, $next, $asked->due);
     }
 
-    /** @return list<string> permits that this one builds on and that do not carry now */
-    public function prerequisitesMissing(): array
+    /** @return list<string> permits that this one builds on, is asked for now, and that do not carry */
+    public function prerequisitesMissing(Record $record): array
     {
-        return array_values(array_filter(
-            $this->requirement->prerequisites,
-            fn (string $permit): bool => ($this->prerequisites[$permit] ?? null)?->carries() !== true,
+        return $this->notCarrying(AskedNow::of($this, $record)->requirement);
+    }
+
+    /** Whether that need is met. */
+    public function isMet(Need $need, Record $record): bool
+    {
+        return match ($need->kind) {
+            NeedKind::Prerequisite => ($this->prerequisites[(string) $need->what] ?? null)?->carries() === true,
+            NeedKind::Lesson, NeedKind::Guided => $this->undone([(string) $need->what], $record) === [],
+            NeedKind::Check => ($record->checks[$need->what] ?? false) === true,
+            NeedKind::Rehearsal => isset($record->rehearsals[$need->what]),
+            NeedKind::Assessment => ($record->assessments[$need->what] ?? null) === 'passed',
+            default => false,
+        };
+    }
+
+    /** @return array{Stage, list<Need>} the stage reached and what the next one still needs */
+    private function climb(Record $record, bool $signedOff, Requirement $asked): array
+    {
+        $missing = fn (NeedKind $kind): array => array_values(array_filter(
+            array_map(static fn (string $what): Need => Need::of($kind, $what), $asked->listed($kind)),
+            fn (Need $need): bool => ! $this->isMet($need, $record),
         ));
-    }
-
-    /** @return array{Stage, list<string>} the stage reached and what the next one still needs */
-    private function climb(Record $record, bool $signedOff): array
-    {
         $needs = [
-            $this->missing('lesson', $this->undone($this->requirement->lessons, $record)),
-            $this->missing('check', array_diff($this->requirement->checks, array_keys($record->checks, true, true))),
+            $missing(NeedKind::Lesson),
+            $missing(NeedKind::Check),
             [
-                ...array_values(array_filter([
-                    $this->shortfall('count', $this->requirement->practiceCount - $record->practiceCount),
-                    $this->shortfall('minutes', $this->requirement->practiceMinutes - $record->practiceMinutes),
-                ], is_string(...))),
-                ...$this->missing('guided', $this->undone($this->requirement->guided, $record)),
+                ...$missing(NeedKind::Rehearsal),
+                ...self::shortfall('count', $asked->practiceCount - $record->practiceCount),
+                ...self::shortfall('minutes', $asked->practiceMinutes - $record->practiceMinutes),
+                ...$missing(NeedKind::Guided),
             ],
-            $this->missing('assessment', array_diff($this->requirement->assessments, array_keys($record->assessments, 'passed', true))),
-            $signedOff ? [] : ['sign_off'],
+            $missing(NeedKind::Assessment),
+            $signedOff ? [] : [Need::signOff()],
         ];
-        foreach ($needs as $stage => $missing) {
-            if ($missing !== []) {
-                return [Stage::from($stage), $missing];
+        foreach ($needs as $stage => $open) {
+            if ($open !== []) {
+                return [Stage::from($stage), $open];
             }
         }
 
         return [Stage::Tapped, []];
     }
 
-    private function lapse(Record $record, Signature $signature): ?Lapse
+    private function lapse(Record $record, Signature $signature, Requirement $asked): ?Lapse
     {
-        $requirement = $this->requirement;
-        $grace = $requirement->statementGraceUntil;
+        $grace = $asked->statementGraceUntil;
 
         return match (true) {
             $this->now > $signature->validUntil => Lapse::Expired,
-            $signature->statementVersion !== $requirement->statementVersion && ($grace === null || $this->now > $grace) => Lapse::Statement,
-            $requirement->recencyDays !== null && $record->lastAtMachine !== null
-                && $this->now > $record->lastAtMachine->modify(sprintf('+%d days', $requirement->recencyDays)) => Lapse::Recency,
-            $this->prerequisitesMissing() !== [] => Lapse::Prerequisite,
+            $signature->statementVersion !== $asked->statementVersion && ($grace === null || $this->now > $grace) => Lapse::Statement,
+            $asked->recencyDays !== null && $record->lastAtMachine !== null
+                && $this->now > $record->lastAtMachine->modify(sprintf('+%d days', $asked->recencyDays)) => Lapse::Recency,
+            $this->notCarrying($asked) !== [] => Lapse::Prerequisite,
             default => null,
         };
+    }
+
+    /** @return list<string> */
+    private function notCarrying(Requirement $asked): array
+    {
+        return array_values(array_filter(
+            $asked->prerequisites,
+            fn (string $permit): bool => ($this->prerequisites[$permit] ?? null)?->carries() !== true,
+        ));
     }
 
     /**
@@ -110,16 +142,11 @@ final readonly class Standing implements Operation
     }
 
     /**
-     * @param  array<int, string>  $ids
-     * @return list<string>
+     * @param  'count'|'minutes'  $kind
+     * @return list<Need>
      */
-    private function missing(string $kind, array $ids): array
+    private static function shortfall(string $kind, int $missing): array
     {
-        return array_values(array_map(static fn (string $id): string => "$kind:$id", $ids));
-    }
-
-    private function shortfall(string $kind, int $missing): ?string
-    {
-        return $missing > 0 ? "practice:$kind:$missing" : null;
+        return $missing > 0 ? [Need::practice($kind, $missing)] : [];
     }
 }

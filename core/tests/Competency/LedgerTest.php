@@ -26,7 +26,7 @@ function history(Random\Randomizer $random): array
 {
     $kinds = [
         'lesson_completed', 'check_attempted', 'practice_confirmed', 'assessment_concluded', 'statement_acknowledged',
-        'signed_off', 'suspended', 'incident_hold', 'revoked', 'reinstated', 'machine_time',
+        'signed_off', 'suspended', 'incident_hold', 'revoked', 'reinstated', 'machine_time', 'rehearsal_passed',
     ];
     $true = (new DateTimeImmutable('2031-01-01T00:00:00Z'))->getTimestamp();
     $lines = [];
@@ -36,7 +36,7 @@ function history(Random\Randomizer $random): array
         $type = $kinds[$random->getInt(0, count($kinds) - 1)];
         $skew = $random->getInt(-86_400, 86_400);
         $lines[] = ['id' => "l$left", 'type' => $type, 'at' => gmdate('Y-m-d\TH:i:s\Z', $true + $skew), 'lesson' => 'L', 'check' => 'C',
-            'passed' => true, 'minutes' => 10,
+            'passed' => true, 'minutes' => 10, 'rehearsal' => 'R',
             'assessment' => 'A', 'outcome' => 'passed', 'statement_version' => 1,
             'valid_until' => '2032-01-01T00:00:00Z', 'scope' => [], 'true' => $true];
         $held = match ($type) {
@@ -216,4 +216,33 @@ it('says from a fold that was kept and the lines after it what the whole ledger 
     }
     // Neither way is the rare one.
     expect($said)->toBeGreaterThan(histories(HISTORIES) / 20)->and($silent)->toBeGreaterThan(histories(HISTORIES) / 80);
+});
+
+it('is the shop\'s own: what takes away counts whatever its date, and in the order in which it was written', function (
+    array $lines,
+    string $field,
+    mixed $expected,
+): void {
+    expect(record($lines, '2030-02-01T09:00:00Z')->{$field}())->toEqual($expected);
+})->with([
+    'a hold of tomorrow' => [[['id' => 'h', 'at' => '2030-03-01T09:00:00Z', 'type' => 'incident_hold']], 'held', true],
+    'a hold whose correction is corrected tomorrow' => [[
+        ['id' => 'h', 'at' => '2030-01-10T09:00:00Z', 'type' => 'incident_hold'],
+        ['id' => 'c', 'at' => '2030-01-10T09:00:00Z', 'type' => 'corrected', 'entry' => 'h'],
+        ['id' => 'd', 'at' => '2030-03-01T09:00:00Z', 'type' => 'corrected', 'entry' => 'c'],
+    ], 'held', true],
+    'a hold written after what would have lifted it' => [[
+        ['id' => 'r', 'at' => '2030-01-10T09:00:00Z', 'type' => 'reinstated'],
+        ['id' => 'h', 'at' => '2030-01-09T09:00:00Z', 'type' => 'incident_hold'],
+    ], 'held', true],
+]);
+
+it('is read as an account is: by its dates, and nothing of it before it happened', function (): void {
+    $account = static fn (array $lines): bool => Ledger::history(Fields::of(['ledger' => $lines]))
+        ->asOf(new DateTimeImmutable('2030-02-01T09:00:00Z'))->held();
+    expect($account([['at' => '2030-03-01T09:00:00Z', 'type' => 'incident_hold']]))->toBeFalse()
+        ->and($account([['at' => '2030-02-01T09:00:00Z', 'type' => 'incident_hold']]))->toBeTrue()
+        ->and($account([
+            ['at' => '2030-01-10T09:00:00Z', 'type' => 'reinstated'], ['at' => '2030-01-09T09:00:00Z', 'type' => 'incident_hold'],
+        ]))->toBeFalse();
 });

@@ -28,17 +28,19 @@ const openSheet = useAction(
 );
 /** The learner's own next move, as one press. */
 const move = computed(() => {
-  const [kind = '', what = ''] = standing.value.next[0]?.split(':') ?? [];
+  const { kind = '', what = '' } = standing.value.next[0] ?? {};
   if (!props.own || standing.value.held) return null;
-  const to = {
-    lesson: { name: 'lesson', params: { code: what } },
-    guided: { name: 'lesson', params: { code: what } },
-    check: { name: 'check', params: { code: what } },
-    practice: { name: 'logbook' },
-    sign_off: props.permit.acknowledged
-      ? null
-      : { name: 'sign-off', params: { id: props.learnerId, permit: props.permit.code } },
-  }[kind];
+  const to = (
+    {
+      lesson: { name: 'lesson', params: { code: what } },
+      guided: { name: 'lesson', params: { code: what } },
+      check: { name: 'check', params: { code: what } },
+      practice: { name: 'logbook' },
+      sign_off: props.permit.acknowledged
+        ? null
+        : { name: 'sign-off', params: { id: props.learnerId, permit: props.permit.code } },
+    } as Partial<Record<string, object | null>>
+  )[kind];
   return to ? { to, label: t(`record.move.${kind}`, { what }) } : null;
 });
 const lessons = computed(() => props.permit.lessons.filter((lesson) => !lesson.guided));
@@ -78,6 +80,14 @@ const canSign = computed(() => standing.value.stage >= 4);
         </p>
         <p v-if="standing.next.length > 0" class="mt-1">
           {{ t('record.next') }} <strong>{{ all(standing.next) }}</strong>
+        </p>
+        <p
+          v-for="need in standing.due"
+          :key="`${need.kind} ${need.what}`"
+          class="mt-1 text-supervised"
+          data-testid="due"
+        >
+          ‖ {{ t('record.due', { what: all([need]), by: d(need.until ?? '', { dateStyle: 'medium' }) }) }}
         </p>
       </div>
       <RouterLink

@@ -15,7 +15,8 @@ const standing = (given: Partial<Schemas['Standing']>): Schemas['Standing'] => (
   stage: 1,
   held: false,
   lapsed: null,
-  next: ['check:SC'],
+  next: [{ kind: 'check', what: 'SC' }],
+  due: [],
   ...given,
 });
 
@@ -142,7 +143,7 @@ describe('the sign-off', () => {
   const proposal = (given: Partial<Schemas['SignOffProposal']> = {}): Schemas['SignOffProposal'] => ({
     learner: { id: 9, name: 'Wren Example' },
     permit: { code: 'drill', name: 'Through holes to 10 mm' },
-    standing: standing({ stage: 4, next: ['sign_off'] }),
+    standing: standing({ stage: 4, next: [{ kind: 'sign_off' }] }),
     statement: { version: 3, body: 'I hold the work, never by hand.' },
     acknowledged: true,
     reasons: [],

@@ -15,7 +15,7 @@ const permit = (given: Partial<Schemas['PermitRecord']> = {}, standing: Partial<
   ({
     code: 'drill',
     name: 'Through holes to 10 mm',
-    standing: { stage: 0, held: false, lapsed: null, next: ['lesson:C6'], ...standing },
+    standing: { stage: 0, held: false, lapsed: null, next: [{ kind: 'lesson', what: 'C6' }], ...standing },
     lessons: [
       { code: 'C5', title: 'Bring the mark under', completed: true, guided: false, steps: 6, steps_done: 6 },
       { code: 'C6', title: 'Pilot and through hole', completed: false, guided: false, steps: 10, steps_done: 3 },
@@ -58,11 +58,14 @@ describe('a permit as a way of five stages', () => {
     expect(page.text()).toContain('lessons'.slice(0, 6));
   });
 
-  it.each([
-    ['check:SC', { name: 'check', params: { code: 'SC' } }],
-    ['practice:count:2', { name: 'logbook' }],
-    ['sign_off', { name: 'sign-off', params: { id: 7, permit: 'drill' } }],
-  ])('leads from %s to its page', (next, to) => {
+  it.each<[Schemas['Need'], object]>([
+    [
+      { kind: 'check', what: 'SC' },
+      { name: 'check', params: { code: 'SC' } },
+    ],
+    [{ kind: 'practice', what: 'count', count: 2 }, { name: 'logbook' }],
+    [{ kind: 'sign_off' }, { name: 'sign-off', params: { id: 7, permit: 'drill' } }],
+  ])('leads from %o to its page', (next, to) => {
     expect(links(path(permit({}, { next: [next] })))[0]).toEqual(to);
   });
 
@@ -71,7 +74,7 @@ describe('a permit as a way of five stages', () => {
     const lesson = { name: 'lesson', params: { code: 'C5' } };
     expect(first(permit(), false)).toEqual(lesson);
     expect(first(permit({}, { held: true }))).toEqual(lesson);
-    expect(first(permit({ acknowledged: true }, { next: ['sign_off'], stage: 4 }))).toEqual(lesson);
+    expect(first(permit({ acknowledged: true }, { next: [{ kind: 'sign_off' }], stage: 4 }))).toEqual(lesson);
   });
 
   it('says held or lapsed before anything good', () => {

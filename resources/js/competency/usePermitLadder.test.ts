@@ -16,7 +16,7 @@ const permit = (code: string, stage: number, more: Partial<Permit> = {}): Permit
   code,
   name: code,
   prerequisites: [],
-  standing: { stage, held: false, lapsed: null, next: [] },
+  standing: { stage, held: false, lapsed: null, next: [], due: [] },
   lessons: [],
   checks: [],
   practice: { count: 0, count_needed: 3, minutes: 0, minutes_needed: 90, waiting: 0 },

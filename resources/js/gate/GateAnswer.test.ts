@@ -27,7 +27,9 @@ describe("the gate's answer", () => {
   });
 
   it('says what to do next, and what is missing', () => {
-    expect(word({ read: read({ reasons: ['held'], missing: ['sign_off'] }) }).text()).toContain('See your instructor');
+    expect(word({ read: read({ reasons: ['held'], missing: [{ kind: 'sign_off' }] }) }).text()).toContain(
+      'See your instructor',
+    );
     expect(
       word({
         screen: on('supervised'),
@@ -35,7 +37,7 @@ describe("the gate's answer", () => {
           decision: 'supervised',
           interlock: 'on',
           reasons: ['not_signed_off'],
-          missing: ['assessment:PS'],
+          missing: [{ kind: 'assessment', what: 'PS' }],
         }),
       }).text(),
     ).toContain('Still needed to run alone: the practical assessment');

@@ -19,6 +19,7 @@ final class Entries
         'check_attempted' => Entry\CheckAttempted::class,
         'practice_confirmed' => Entry\PracticeConfirmed::class,
         'assessment_concluded' => Entry\AssessmentConcluded::class,
+        'rehearsal_passed' => Entry\RehearsalPassed::class,
         'statement_acknowledged' => Entry\StatementAcknowledged::class,
         'signed_off' => Entry\SignedOff::class,
         'suspended' => Entry\Suspended::class,

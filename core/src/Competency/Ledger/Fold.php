@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Competency\Ledger;
 
 use MillStep\Core\Competency\Record;
+use MillStep\Core\Competency\Revocation;
 use MillStep\Core\Competency\Signature;
 
 /** What the lines read so far come to. Entries write it, one after the other; everybody else reads the Record. */
@@ -19,8 +20,20 @@ final class Fold
     /** @var array<string, \DateTimeImmutable> when it was last passed, by check */
     public array $checksPassedAt = [];
 
+    /** @var array<string, \DateTimeImmutable> when it was first passed, by check */
+    public array $checksFirstPassedAt = [];
+
     /** @var array<string, string> */
     public array $assessments = [];
+
+    /** @var array<string, true> those passed */
+    public array $rehearsals = [];
+
+    /** When somebody first signed, whatever became of it. */
+    public ?\DateTimeImmutable $firstSignedAt = null;
+
+    /** @var list<Revocation> in their order */
+    public array $revocations = [];
 
     public int $practiceCount = 0;
 
@@ -46,6 +59,29 @@ final class Fold
         }
     }
 
+    /** The signature is taken back: from then on, until a new one. */
+    public function revokedAt(\DateTimeImmutable $at): void
+    {
+        $this->revoked = true;
+        $this->signature = null;
+        $this->acknowledged = null;
+        $this->revocations[] = new Revocation($at);
+    }
+
+    /** A new signature ends a revocation. */
+    public function signedAt(Signature $signature): void
+    {
+        $this->signature = $signature;
+        $this->revoked = false;
+        $this->acknowledged = null;
+        $this->firstSignedAt = min($this->firstSignedAt ?? $signature->at, $signature->at);
+        $this->revocations = array_map(
+            static fn (Revocation $one): Revocation => $one->endedAt === null ? new Revocation($one->at, $signature->at) : $one,
+            $this->revocations,
+        );
+        $this->atMachine($signature->at);
+    }
+
     public function record(): Record
     {
         return new Record(
@@ -61,6 +97,10 @@ final class Fold
             $this->revoked,
             $this->lastAtMachine,
             $this->checksPassedAt,
+            $this->checksFirstPassedAt,
+            $this->rehearsals,
+            $this->firstSignedAt,
+            $this->revocations,
         );
     }
 }

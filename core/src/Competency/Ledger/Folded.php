@@ -8,6 +8,7 @@ use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Competency\Ledger\Entry\Corrected;
 use MillStep\Core\Competency\Record;
+use MillStep\Core\Competency\Revocation;
 use MillStep\Core\Competency\Scope;
 use MillStep\Core\Competency\Signature;
 
@@ -19,7 +20,7 @@ use MillStep\Core\Competency\Signature;
 final readonly class Folded
 {
     /** Raised whenever an entry folds otherwise than before: what was kept is then thrown away. */
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     private const INSTANT = 'Y-m-d\TH:i:s.u\Z';
 
@@ -86,7 +87,13 @@ final readonly class Folded
             'lessons' => (object) $record->lessons,
             'checks' => (object) $record->checks,
             'checks_passed_at' => (object) array_map(self::instant(...), $record->checksPassedAt),
+            'checks_first_passed_at' => (object) array_map(self::instant(...), $record->checksFirstPassedAt),
             'assessments' => (object) $record->assessments,
+            'rehearsals' => array_map(strval(...), array_keys($record->rehearsals)),
+            'first_signed_at' => self::instant($record->firstSignedAt),
+            'revocations' => array_map(static fn (Revocation $one): array => [
+                'at' => self::instant($one->at), 'ended_at' => self::instant($one->endedAt),
+            ], $record->revocations),
             'practice_count' => $record->practiceCount,
             'practice_minutes' => $record->practiceMinutes,
             'machine_minutes' => $record->machineMinutes,
@@ -114,6 +121,19 @@ final readonly class Folded
         $fold->checksPassedAt = self::each(
             $fields->objectOrEmpty('checks_passed_at'),
             static fn (Fields $of, string $key): \DateTimeImmutable => $of->instant($key),
+        );
+        $fold->checksFirstPassedAt = self::each(
+            $fields->objectOrEmpty('checks_first_passed_at'),
+            static fn (Fields $of, string $key): \DateTimeImmutable => $of->instant($key),
+        );
+        $fold->rehearsals = array_fill_keys($fields->texts('rehearsals'), true);
+        $fold->firstSignedAt = $fields->has('first_signed_at') ? $fields->instant('first_signed_at') : null;
+        $fold->revocations = array_map(
+            static fn (Fields $of): Revocation => new Revocation(
+                $of->instant('at'),
+                $of->has('ended_at') ? $of->instant('ended_at') : null,
+            ),
+            $fields->objects('revocations'),
         );
         $fold->assessments = self::each(
             $fields->objectOrEmpty('assessments'),

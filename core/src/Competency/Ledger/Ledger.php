@@ -12,9 +12,26 @@ use MillStep\Core\Competency\Record;
 /** The lines about one learner and one permit, in the ledger's own sequence. No clock can put them in another order. */
 final readonly class Ledger
 {
-    /** @param  array<string, Line>  $lines by id */
-    private function __construct(private array $lines)
+    /**
+     * @param  array<string, Line>  $lines by id
+     * @param  bool  $asWritten  a history of which every date is believed: what lies after an instant is not there yet
+     */
+    private function __construct(private array $lines, private bool $asWritten = false)
     {
+    }
+
+    /**
+     * Somebody's account of what happened, in the order of its dates, equal ones as listed. The shop's own ledger is not read so: there a
+     * line that takes something away counts whatever date a clock gave it.
+     *
+     * @throws InvalidInput when an entry lacks what its type needs, or a place is named that does not exist
+     */
+    public static function history(Fields $fields): self
+    {
+        $lines = self::fromFields($fields)->lines;
+        uasort($lines, static fn (Line $a, Line $b): int => $a->at <=> $b->at);
+
+        return new self($lines, true);
     }
 
     /** @throws InvalidInput when an entry lacks what its type needs, or a place is named that does not exist */
@@ -69,7 +86,7 @@ final readonly class Ledger
     /** Up to now, or taking something away whatever its date. */
     public function counts(Line $line, \DateTimeImmutable $now): bool
     {
-        return $line->at <= $now || $this->restricts($line);
+        return $line->at <= $now || (! $this->asWritten && $this->restricts($line));
     }
 
     /**

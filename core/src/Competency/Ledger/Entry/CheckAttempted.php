@@ -31,6 +31,7 @@ final readonly class CheckAttempted implements Entry
         $fold->checks[$this->check] = $this->passed;
         if ($this->passed) {
             $fold->checksPassedAt[$this->check] = max($fold->checksPassedAt[$this->check] ?? $line->at, $line->at);
+            $fold->checksFirstPassedAt[$this->check] = min($fold->checksFirstPassedAt[$this->check] ?? $line->at, $line->at);
         }
     }
 }

@@ -32,8 +32,6 @@ final readonly class Revoked implements Entry
 
     public function foldInto(Fold $fold, Line $line): void
     {
-        $fold->revoked = true;
-        $fold->signature = null;
-        $fold->acknowledged = null;
+        $fold->revokedAt($line->at);
     }
 }

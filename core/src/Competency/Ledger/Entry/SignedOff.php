@@ -36,9 +36,6 @@ final readonly class SignedOff implements Entry
 
     public function foldInto(Fold $fold, Line $line): void
     {
-        $fold->signature = new Signature($line->id, $line->at, $this->statementVersion, $this->validUntil, $this->scope);
-        $fold->revoked = false;
-        $fold->acknowledged = null;
-        $fold->atMachine($line->at);
+        $fold->signedAt(new Signature($line->id, $line->at, $this->statementVersion, $this->validUntil, $this->scope));
     }
 }
