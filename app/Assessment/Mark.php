@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Assessment;
 
 use App\People\User;
+use App\Support\Given;
+use App\Support\Refusal;
 use App\Workshop\Gauges\Gauge;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Facades\DB;
 use MillStep\Core\Border\Fields;
 
 /**
@@ -27,6 +30,7 @@ use MillStep\Core\Border\Fields;
  * @property int|null $gauge_id
  * @property int $by_id
  * @property CarbonImmutable $made_at
+ * @property CarbonImmutable|null $said_at  what the tablet said, where that could not be
  * @property CarbonImmutable $recorded_at
  * @property string|null $why
  * @property User $by
@@ -44,11 +48,40 @@ final class Mark extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['gauge_id' => null, 'why' => null];
+    protected $attributes = ['gauge_id' => null, 'why' => null, 'said_at' => null];
 
     protected function casts(): array
     {
-        return ['seat' => Seat::class, 'value' => 'array', 'made_at' => 'immutable_datetime', 'recorded_at' => 'immutable_datetime'];
+        return ['seat' => Seat::class, 'value' => 'array', 'made_at' => 'immutable_datetime', 'said_at' => 'immutable_datetime',
+            'recorded_at' => 'immutable_datetime'];
+    }
+
+    /** @return array{made: CarbonImmutable, recorded: CarbonImmutable} by the tablet's clock, and by the server's */
+    public function instants(): array
+    {
+        return ['made' => $this->made_at, 'recorded' => $this->recorded_at];
+    }
+
+    /**
+     * Writes one down. In one question: an id that is another line's already is refused, and ends no transaction.
+     *
+     * @param  array<string, mixed>  $with
+     *
+     * @throws Refusal `id_used`
+     */
+    public static function add(array $with): self
+    {
+        $line = new self($with);
+        $values = $line->getAttributes();
+        $row = DB::selectOne(sprintf(
+            'INSERT INTO assessment_marks (%s) VALUES (%s) ON CONFLICT (id) DO NOTHING RETURNING seq',
+            implode(', ', array_keys($values)),
+            implode(', ', array_fill(0, count($values), '?')),
+        ), array_values($values));
+        $line->setAttribute('seq', Given::whole($row->seq ?? throw Refusal::idUsed()));
+        $line->exists = true;
+
+        return $line->syncOriginal();
     }
 
     /** The figures of a reading, as the core reads them. */

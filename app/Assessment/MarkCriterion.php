@@ -6,7 +6,7 @@ namespace App\Assessment;
 
 use App\Assessment\Events\CriterionMarked;
 use App\People\User;
-use App\Policy\Policy;
+use App\Policy\ShopNow;
 use App\Support\Refusal;
 use App\Workshop\Gauges\Gauge;
 use Carbon\CarbonImmutable;
@@ -29,7 +29,7 @@ use MillStep\Core\Border\Length;
  */
 final class MarkCriterion
 {
-    public function __construct(private readonly Scoring $scoring)
+    public function __construct(private readonly Scoring $scoring, private readonly ShopNow $shop)
     {
     }
 
@@ -43,28 +43,28 @@ final class MarkCriterion
     public function __invoke(SheetAttempt $attempt, User $by, Seat $seat, array $given): SheetAttempt
     {
         return DB::transaction(function () use ($attempt, $by, $seat, $given): SheetAttempt {
-            $attempt = SheetAttempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
+            $attempt = SheetAttempt::toMark($attempt, $by);
             $criterion = $attempt->sheet->criterion($given['criterion'])
                 ?? throw Refusal::because('no_criterion', ['criterion' => $given['criterion']]);
-            $known = Mark::query()->where('id', $given['id'])->first();
+            $known = $attempt->lines->firstWhere('id', $given['id']);
             if ($known !== null) {
-                $same = [$known->attempt_id, $known->criterion, $known->seat, $known->by_id]
-                    === [$attempt->id, $criterion['id'], $seat, $by->id];
-
-                return $same ? $attempt : throw Refusal::idUsed();
+                return [$known->criterion, $known->seat, $known->by_id] === [$criterion['id'], $seat, $by->id]
+                    ? $attempt : throw Refusal::idUsed();
             }
-            // A tablet whose clock is fast has marked now, and not in a while.
-            $given['made_at'] = $given['made_at']->min(CarbonImmutable::now());
+            // Nothing is refused for its date: a tablet whose clock is out has marked now, or when the sheet was opened.
+            $said = $given['made_at'];
+            $given['made_at'] = $attempt->instant($said);
             self::mustTake($attempt, $seat, $by, $criterion['id'], $given['made_at']);
             [$kind, $gauge, $value] = $this->read($attempt, $criterion, $seat, $given);
             $anew = $this->standsAnew($attempt, $criterion, $seat, $by, $given, $kind, $value);
             if ($anew === null) {
                 return $attempt;
             }
-            $line = Mark::query()->create([
+            $line = Mark::add([
                 'id' => $given['id'], 'attempt_id' => $attempt->id, 'criterion' => $criterion['id'], 'seat' => $seat, 'kind' => $kind,
                 'value' => $anew ? [...$value, 'anew' => true] : $value,
                 'gauge_id' => $gauge?->id, 'by_id' => $by->id, 'made_at' => $given['made_at'],
+                'said_at' => $said->equalTo($given['made_at']) ? null : $said,
                 'recorded_at' => CarbonImmutable::now(), 'why' => ($given['why'] ?? '') === '' ? null : $given['why'],
             ]);
             $attempt->add($line, $by, $gauge);
@@ -103,9 +103,14 @@ final class MarkCriterion
         }
         $attempt->mustBeOpen();
         // What another tablet marked before the stop belongs to the sheet; the slip itself may still be taken back.
-        $stillOpen = $attempt->stopped_at === null || $at <= $attempt->stopped_at
-            || ($attempt->stopped_by === $criterion && Slip::mayBe($attempt->stopped_at, $at));
+        $stop = $attempt->stopped_by === null ? null : $attempt->marks()->verdict($attempt->stopped_by);
+        $stillOpen = $stop === null || $at <= $stop->made_at || ($stop->criterion === $criterion && self::isSlip($stop, $at));
         $stillOpen || throw Refusal::because('stopped_already');
+    }
+
+    private static function isSlip(Mark $mark, CarbonImmutable $at): bool
+    {
+        return Slip::between($mark->instants(), ['made' => $at, 'recorded' => CarbonImmutable::now()]);
     }
 
     /**
@@ -198,7 +203,7 @@ final class MarkCriterion
             return false;
         }
         $stops = Criterion::stopsOn(Fields::of($criterion));
-        $slip = $known->by_id === $by->id && Slip::mayBe($known->made_at, $given['made_at']);
+        $slip = $known->by_id === $by->id && self::isSlip($known, $given['made_at']);
         if ($slip || in_array($value['result'] ?? null, $stops, true)) {
             return $measured;
         }
@@ -210,7 +215,7 @@ final class MarkCriterion
             return $measured;
         }
         throw Refusal::because('marked_already', [
-            'who' => $known->by->name, 'at' => Policy::inForce()->hours->timeAt($known->made_at),
+            'who' => $known->by->name, 'at' => $this->shop->policy()->hours->timeAt($known->made_at),
         ]);
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assessment;
 
-use App\Policy\Policy;
+use App\Policy\ShopNow;
 use App\Workshop\Gauges\Gauge;
 use MillStep\Core\Assessment\Loss;
 use MillStep\Core\Assessment\Measuring\Found;
@@ -23,7 +23,12 @@ use MillStep\Core\Policy\ShopPolicy;
  */
 final class Scoring
 {
-    private ?ShopPolicy $policy = null;
+    /** @var array<string, Wanted> by attempt and criterion; an attempt keeps the version in which it was opened */
+    private array $wanted = [];
+
+    public function __construct(private readonly ShopNow $shop)
+    {
+    }
 
     /** @throws \MillStep\Core\Border\CoreException when a sheet is not readable */
     public function score(SheetAttempt $attempt, Seat $seat = Seat::Assessor): Score
@@ -81,9 +86,9 @@ final class Scoring
      */
     public function wanted(SheetAttempt $attempt, array $criterion): Wanted
     {
-        $hole = isset($criterion['hole']) ? $attempt->sheet->part->hole($criterion['hole']) : [];
-
-        return WaysOfMeasuring::of(Fields::of([...$hole, ...$criterion]), $attempt->personal());
+        return $this->wanted["{$attempt->id} {$criterion['id']}"] ??= WaysOfMeasuring::of(Fields::of([
+            ...(isset($criterion['hole']) ? $attempt->sheet->part->hole($criterion['hole']) : []), ...$criterion,
+        ]), $attempt->personal());
     }
 
     /**
@@ -121,9 +126,8 @@ final class Scoring
             ? $criterion : [...$criterion, 'result' => $result];
     }
 
-    /** Read once for a sheet, not for each of its criteria. */
     private function policy(): ShopPolicy
     {
-        return $this->policy ??= Policy::inForce();
+        return $this->shop->policy();
     }
 }

@@ -67,6 +67,9 @@ final class SheetAttempt extends Model
 
     private ?Marks $marks = null;
 
+    /** @var array<string, Length>|null drawn once: each measured line asks */
+    private ?array $personal = null;
+
     protected function casts(): array
     {
         return [
@@ -84,6 +87,28 @@ final class SheetAttempt extends Model
     public static function withSheet(): Builder
     {
         return self::query()->with(self::SHOWN);
+    }
+
+    /**
+     * For one more line: with what it takes to score it, and no more. Whoever is here already is not asked for again.
+     *
+     * @param  self  $found  as it was found, with its learner
+     */
+    public static function toMark(self $found, User $by): self
+    {
+        $attempt = self::query()->with(['sheet.part', 'lines.gauge'])->lockForUpdate()->findOrFail($found->id);
+        $here = [$by->id => $by, $found->learner->id => $found->learner];
+        $others = array_diff($attempt->lines->map(static fn (Mark $line): int => $line->by_id)->unique()->all(), array_keys($here));
+        $here += $others === [] ? [] : User::query()->findMany($others)->keyBy('id')->all();
+        $attempt->lines->each(static fn (Mark $line): Mark => $line->setRelation('by', $here[$line->by_id]));
+
+        return $attempt->setRelation('learner', $found->learner);
+    }
+
+    /** When something was made, as far as that can be: not after now, and not before the sheet was opened. */
+    public function instant(CarbonImmutable $said): CarbonImmutable
+    {
+        return $said->min(CarbonImmutable::now())->max($this->started_at);
     }
 
     /** @return Builder<self> neither concluded nor cancelled */
@@ -125,7 +150,7 @@ final class SheetAttempt extends Model
      */
     public function personal(): array
     {
-        return $this->sheet->ranges()->draw($this->seed);
+        return $this->personal ??= $this->sheet->ranges()->draw($this->seed);
     }
 
     public function isSecond(User $user): bool

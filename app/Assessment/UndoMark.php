@@ -21,11 +21,10 @@ final class UndoMark
     /** @throws Refusal `concluded`, `cancelled`, `no_mark`, `too_late`, `id_used` */
     public function __invoke(SheetAttempt $attempt, string $markId, User $by, string $id, CarbonImmutable $at): SheetAttempt
     {
-        // A tablet whose clock is fast has taken it back now.
-        $at = $at->min(CarbonImmutable::now());
-
         return DB::transaction(function () use ($attempt, $markId, $by, $id, $at): SheetAttempt {
-            $attempt = SheetAttempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
+            $attempt = SheetAttempt::toMark($attempt, $by);
+            // A tablet whose clock is fast has taken it back now.
+            $at = $attempt->instant($at);
             $mark = $attempt->lines->firstWhere('id', $markId) ?? throw Refusal::because('no_mark');
             $undone = $attempt->lines->first(
                 static fn (Mark $line): bool => $line->kind === 'undone' && ($line->value['mark'] ?? '') === $markId,
@@ -33,12 +32,11 @@ final class UndoMark
             if ($undone !== null) {
                 return $attempt;
             }
-            Mark::query()->where('id', $id)->doesntExist() || throw Refusal::idUsed();
             $mark->seat === Seat::Second || $attempt->mustBeOpen();
-            if ($mark->by_id !== $by->id || ! Slip::mayBe($mark->made_at, $at)) {
+            if ($mark->by_id !== $by->id || ! Slip::between($mark->instants(), ['made' => $at, 'recorded' => CarbonImmutable::now()])) {
                 throw Refusal::because('too_late');
             }
-            $line = Mark::query()->create([
+            $line = Mark::add([
                 'id' => $id, 'attempt_id' => $attempt->id, 'criterion' => $mark->criterion, 'seat' => $mark->seat, 'kind' => 'undone',
                 'value' => ['mark' => $markId], 'by_id' => $by->id,
                 'made_at' => $at, 'recorded_at' => CarbonImmutable::now(),

@@ -14,13 +14,30 @@ use App\Support\Given;
  */
 trait SpeaksLanguages
 {
+    /** @var array<string, array{array{string, mixed, mixed}, mixed}> by attribute: what it was read from, and as it reads */
+    private array $heard = [];
+
     /** @return list<string> */
     abstract public static function spoken(): array;
 
     public function getAttribute($key): mixed
     {
+        if (! in_array($key, self::spoken(), true)) {
+            return parent::getAttribute($key);
+        }
+        // A sheet's lines are asked for some hundred times while it is shown: they are read and laid over once.
+        $from = [app()->getLocale(), $this->attributes[$key] ?? null, $this->attributes['translations'] ?? null];
+        if (($this->heard[$key][0] ?? null) !== $from) {
+            $this->heard[$key] = [$from, $this->heard($key)];
+        }
+
+        return $this->heard[$key][1];
+    }
+
+    private function heard(string $key): mixed
+    {
         $value = parent::getAttribute($key);
-        if (! in_array($key, self::spoken(), true) || ! isset($this->attributes['translations'])) {
+        if (! isset($this->attributes['translations'])) {
             return $value;
         }
         $said = Given::fields(Given::fields(parent::getAttribute('translations'))[app()->getLocale()] ?? null)[$key] ?? null;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Language\Speech;
-use App\Policy\Policy;
+use App\Policy\ShopNow;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Config;
@@ -27,7 +27,7 @@ final class SecondFactor
     /** Required of whoever signs for others where the shop's policy says so. */
     public static function isWantedOf(User $user): bool
     {
-        return $user->totp_confirmed_at === null && $user->teaches() && Policy::inForce()->secondFactorRequired;
+        return $user->totp_confirmed_at === null && $user->teaches() && app(ShopNow::class)->policy()->secondFactorRequired;
     }
 
     /** A secret to be put into a phone; nothing is asked for until a code from it was given. */

@@ -26,6 +26,11 @@ final class Policy extends Model
 
     protected $guarded = [];
 
+    protected static function booted(): void
+    {
+        self::created(static fn () => app(ShopNow::class)->forget());
+    }
+
     protected function casts(): array
     {
         return ['settings' => 'array', 'in_force_from' => 'immutable_datetime'];

@@ -47,6 +47,7 @@ use App\People\Remembered;
 use App\People\User;
 use App\Planning\Plan;
 use App\Planning\PlanPolicy;
+use App\Policy\ShopNow;
 use App\Practice\Events\PracticeLogged;
 use App\Records\Listeners\AlertLead;
 use App\Records\Listeners\WriteToWhoTeaches;
@@ -95,6 +96,7 @@ final class MillStepServiceProvider extends ServiceProvider
         $this->app->singleton(Push::class);
         // What a lesson's hole comes to is planned once for a request, and forgotten with it.
         $this->app->scoped(LessonCases::class);
+        $this->app->scoped(ShopNow::class);
         $this->app->terminating(Container::getInstance()->forgetScopedInstances(...));
         $this->app->bind(BadgeDesk::class, Badges::class);
         $this->app->bind(OnTheFloor::class, PresentNow::class);

@@ -99,7 +99,7 @@ it('cannot be passed with a part that is out, however well it was made', functio
         $last = put($this, "pos-$hole", ['reading' => ['dx' => '2', 'dy' => '2'], 'why' => 'Read anew'])->assertOk();
     }
     expect($last->json('score'))->outcome->toBe('not_yet')->score_percent->toEqual(50)
-        ->and(criterion($last, 'dia-A')['found'])->savable->toBeFalse()->then->code->toBe('assessment.save.bore_over');
+        ->and(criterion($this->getJson("/api/assessment/attempts/{$this->attempt}"), 'dia-A')['found'])->savable->toBeFalse()->then->code->toBe('assessment.save.bore_over');
 });
 
 it('says of every observed point what met, prompted and not met look like, and weighs the part as much as the work', function (): void {
@@ -151,34 +151,34 @@ it('writes each mark once: the database refuses to change one', function (): voi
 });
 
 it('lets a slip be taken back for ten seconds, and changed later only with a reason', function (): void {
-    $mark = put($this, 'clothing', ['result' => 'prompted'])->json('criteria.1.mark');
+    $mark = put($this, 'clothing', ['result' => 'prompted'])->json('criterion.mark');
     $undo = fn (array $mark) => $this->postJson("/api/assessment/attempts/{$this->attempt}/marks/{$mark['id']}/undo", [
         'id' => fake_uuid(), 'made_at' => now()->toIso8601ZuluString('millisecond'),
     ]);
     $this->travel(9)->seconds();
-    $undo($mark)->assertOk()->assertJsonPath('criteria.1.mark', null);
+    $undo($mark)->assertOk()->assertJsonPath('criterion.mark', null);
     // Twice is once.
-    $undo($mark)->assertOk()->assertJsonPath('criteria.1.mark', null);
-    $mark = put($this, 'clothing', ['result' => 'prompted'])->json('criteria.1.mark');
+    $undo($mark)->assertOk()->assertJsonPath('criterion.mark', null);
+    $mark = put($this, 'clothing', ['result' => 'prompted'])->json('criterion.mark');
     $this->travel(9)->seconds();
-    put($this, 'clothing', ['result' => 'met'])->assertOk()->assertJsonPath('criteria.1.mark.result', 'met');
+    put($this, 'clothing', ['result' => 'met'])->assertOk()->assertJsonPath('criterion.mark.result', 'met');
     $this->travel(11)->seconds();
     $undo($mark)->assertConflict()->assertJsonPath('code', 'too_late');
     put($this, 'clothing', ['result' => 'prompted'])->assertConflict()->assertJsonPath('code', 'marked_already');
     put($this, 'clothing', ['result' => 'prompted', 'why' => 'I mixed the two of them up'])->assertOk()
-        ->assertJsonPath('criteria.1.mark.why', 'I mixed the two of them up')
-        ->assertJsonPath('criteria.1.before.0.result', 'prompted');
+        ->assertJsonPath('criterion.mark.why', 'I mixed the two of them up')
+        ->assertJsonPath('criterion.before.0.result', 'prompted');
 });
 
 it('with a verdict taken back stands at the one before', function (): void {
     put($this, 'clothing', ['result' => 'met'])->assertOk();
     $this->travel(3)->seconds();
-    $second = put($this, 'clothing', ['result' => 'prompted'])->json('criteria.1.mark.id');
+    $second = put($this, 'clothing', ['result' => 'prompted'])->json('criterion.mark.id');
     $this->postJson(
         "/api/assessment/attempts/{$this->attempt}/marks/$second/undo",
         ['id' => fake_uuid(), 'made_at' => now()->toIso8601ZuluString()],
     )
-        ->assertOk()->assertJsonPath('criteria.1.mark.result', 'met');
+        ->assertOk()->assertJsonPath('criterion.mark.result', 'met');
 });
 
 it('merges two tablets where they say the same, and tells the later one where they do not', function (): void {
@@ -208,7 +208,7 @@ it('is stopped by a slip whatever stood there, tells which and when, and takes n
 });
 
 it('goes on where a stop was a slip of the finger', function (): void {
-    $mark = put($this, 'key', ['result' => 'not_met'])->json('criteria.7.mark.id');
+    $mark = put($this, 'key', ['result' => 'not_met'])->json('criterion.mark.id');
     $this->postJson(
         "/api/assessment/attempts/{$this->attempt}/marks/$mark/undo",
         ['id' => fake_uuid(), 'made_at' => now()->toIso8601ZuluString()],
@@ -232,10 +232,52 @@ it('stays stopped, whatever a mark says of when it was made', function (): void 
     expect(SheetAttempt::query()->findOrFail($this->attempt))->stopped_by->toBe('key');
 });
 
+it('lets no date make a slip of what the server recorded long before, nor of what was sent together long after', function (): void {
+    put($this, 'key', ['result' => 'not_met'])->assertOk();
+    $stop = now()->toImmutable();
+    $this->travel(1)->minutes();
+    // A minute later, and dated two seconds after the stop: neither taken back, nor changed, nor undone.
+    $soon = $stop->addSeconds(2)->toIso8601ZuluString('millisecond');
+    put($this, 'key', ['result' => 'met', 'made_at' => $soon])->assertConflict()->assertJsonPath('code', 'stopped_already');
+    $mark = Mark::query()->where('criterion', 'key')->sole()->id;
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/marks/$mark/undo", ['id' => fake_uuid(), 'made_at' => $soon])
+        ->assertConflict()->assertJsonPath('code', 'too_late');
+    expect(SheetAttempt::query()->findOrFail($this->attempt))->stopped_by->toBe('key');
+});
+
+it('takes what was kept without a network for a slip only where the tablet made it within ten seconds', function (int $after, int $status): void {
+    $this->travel(30)->minutes();
+    $made = now()->subMinutes(20);
+    put($this, 'clothing', ['result' => 'prompted', 'made_at' => $made->toIso8601ZuluString('millisecond')])->assertOk();
+    put($this, 'clothing', ['result' => 'met', 'made_at' => $made->addSeconds($after)->toIso8601ZuluString('millisecond')])
+        ->assertStatus($status);
+})->with([[5, 200], [11, 409]]);
+
+it('refuses no mark for its date, takes one that cannot be for now or for the opening, and keeps what was said', function (): void {
+    $opened = SheetAttempt::query()->findOrFail($this->attempt)->started_at;
+    $this->travel(5)->minutes();
+    put($this, 'eyes', ['result' => 'met', 'made_at' => '2001-01-01T00:00:00Z'])->assertOk();
+    put($this, 'clothing', ['result' => 'met', 'made_at' => now()->addDay()->toIso8601ZuluString()])->assertOk();
+    put($this, 'key', ['result' => 'met'])->assertOk();
+    [$early, $late, $now] = Mark::query()->orderBy('seq')->get()->all();
+    expect($early->made_at->equalTo($opened))->toBeTrue()->and($early->said_at->year)->toBe(2001)
+        ->and($late->made_at->timestamp)->toBe(now()->timestamp)->and($late->said_at->timestamp)->toBe(now()->addDay()->timestamp)
+        ->and($now->said_at)->toBeNull();
+});
+
+it('asks the database eight times for a mark', function (): void {
+    $asked = [];
+    DB::listen(function ($query) use (&$asked): void {
+        $asked[] = $query->sql;
+    });
+    put($this, 'eyes', ['result' => 'met'])->assertOk();
+    expect(count($asked))->toBeLessThanOrEqual(8, implode("\n", $asked));
+});
+
 it('stopped twice and once taken back is stopped by the other', function (): void {
     $at = now()->toImmutable();
     $this->travel(5)->seconds();
-    $mark = put($this, 'key', ['result' => 'not_met'])->json('criteria.7.mark.id');
+    $mark = put($this, 'key', ['result' => 'not_met'])->json('criterion.mark.id');
     put($this, 'held', ['result' => 'not_met', 'made_at' => $at->toIso8601ZuluString('millisecond')])->assertOk()
         ->assertJsonPath('stopped.criterion', 'key');
     $this->postJson("/api/assessment/attempts/{$this->attempt}/marks/$mark/undo", ['id' => fake_uuid(),
@@ -245,10 +287,10 @@ it('stopped twice and once taken back is stopped by the other', function (): voi
 
 it('takes a slip back on a tablet whose clock is fast', function (): void {
     $ahead = static fn (int $seconds): string => now()->addHour()->addSeconds($seconds)->toIso8601ZuluString('millisecond');
-    $mark = put($this, 'clothing', ['result' => 'prompted', 'made_at' => $ahead(0)])->json('criteria.1.mark.id');
+    $mark = put($this, 'clothing', ['result' => 'prompted', 'made_at' => $ahead(0)])->json('criterion.mark.id');
     $this->travel(3)->seconds();
     $this->postJson("/api/assessment/attempts/{$this->attempt}/marks/$mark/undo", ['id' => fake_uuid(), 'made_at' => $ahead(0)])
-        ->assertOk()->assertJsonPath('criteria.1.mark', null);
+        ->assertOk()->assertJsonPath('criterion.mark', null);
 });
 
 it('is concluded by the shop where the tablet that stopped it went flat', function (): void {

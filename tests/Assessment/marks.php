@@ -34,5 +34,5 @@ function fillSheet($test): void
 /** One criterion of an answer. */
 function criterion(Illuminate\Testing\TestResponse $response, string $id): array
 {
-    return collect($response->json('criteria'))->firstWhere('id', $id);
+    return collect($response->json('criteria') ?? [$response->json('criterion')])->firstWhere('id', $id);
 }

@@ -22,8 +22,10 @@ final class MarkController
         SheetAttempt $attempt,
         MarkCriterion $mark,
         #[CurrentUser] User $user,
-    ): SheetAttemptResource {
-        return new SheetAttemptResource($mark($attempt, $user, $request->seat(), $request->mark($user)));
+    ): MarkedResource {
+        $given = $request->mark($user);
+
+        return new MarkedResource($mark($attempt, $user, $request->seat(), $given), $given['criterion']);
     }
 
     public function undo(
@@ -32,17 +34,19 @@ final class MarkController
         string $mark,
         UndoMark $undo,
         #[CurrentUser] User $user,
-    ): SheetAttemptResource {
+    ): MarkedResource {
         $attempt->learner->is($user) || Gate::authorize('teach-learner', $attempt->learner);
         $request->validate(['id' => ['required', 'uuid'], 'made_at' => ['required', 'date']]);
 
-        return new SheetAttemptResource($undo(
+        $undone = $undo(
             $attempt,
             $mark,
             $user,
             $request->string('id')->value(),
             CarbonImmutable::parse($request->string('made_at')->value()),
-        ));
+        );
+
+        return new MarkedResource($undone, $undone->lines->firstWhere('id', $mark)->criterion ?? '');
     }
 
     public function note(Request $request, SheetAttempt $attempt, NoteOnSheet $note, #[CurrentUser] User $user): SheetAttemptResource

@@ -55,7 +55,7 @@ final class SheetAttemptResource extends JsonResource
                 'machine' => $this->sheet->machine?->name,
                 'pass_mark_percent' => $this->sheet->pass_mark_percent,
             ],
-            'undo_seconds' => Slip::SECONDS,
+            'undo_seconds' => Slip::OFFERED_SECONDS,
             'plans' => Attachment::plansOf('sheet', $this->sheet->code),
             'dimensions' => $this->dimensions(),
             'tasks' => (new TasksShown($attempt, $viewer))->toArray(),

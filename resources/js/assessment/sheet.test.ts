@@ -156,6 +156,18 @@ describe('what may be said of a criterion', () => {
   });
 });
 
+/** What a mark is answered with, where the sheet then stands so. */
+const marked = (
+  { id, criteria, score, stopped }: Schemas['AssessmentAttempt'],
+  criterion = '',
+): Schemas['SheetMarked'] => ({
+  id,
+  criterion: criteria.find((each) => each.id === criterion) ?? null,
+  score,
+  stopped,
+  second_marks: 0,
+});
+
 describe('a practical sheet', () => {
   let page: VueWrapper;
   const ROUTE = 'POST /api/assessment/attempts/a1/marks';
@@ -167,7 +179,7 @@ describe('a practical sheet', () => {
     serve('GET /api/assessment/attempts/a1', body);
     serve('GET /api/assessment/attempts', []);
     serve('GET /api/workshop/gauges', []);
-    serve(ROUTE, body);
+    serve(ROUTE, marked(body));
     page = mountIn(SheetPage, { id: 'a1' }, { attachTo: document.body });
     await flushPromises();
   }
@@ -269,7 +281,7 @@ describe('a practical sheet', () => {
     await press('1');
     await wait();
     const id = sent()[0]?.id as string;
-    serve(`POST /api/assessment/attempts/a1/marks/${id}/undo`, attempt());
+    serve(`POST /api/assessment/attempts/a1/marks/${id}/undo`, marked(attempt()));
     expect(named(/Undo/)).toHaveLength(1);
     await press('u');
     await wait();
@@ -313,7 +325,7 @@ describe('a practical sheet', () => {
     serve('GET /api/assessment/attempts/a1', () => new Promise((done) => (answer = done)));
     void queryClient.invalidateQueries({ queryKey: ['sheet', 'a1'] });
     await flushPromises();
-    serve(ROUTE, attempt({}, withOne('dia', { turn: 'assessor', learner: learner({ done: true }) })));
+    serve(ROUTE, marked(attempt({}, withOne('dia', { turn: 'assessor', learner: learner({ done: true }) })), 'dia'));
     await hand().find('input').setValue('9.12');
     await hand().find('form').trigger('submit');
     await wait();

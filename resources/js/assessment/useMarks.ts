@@ -5,11 +5,23 @@ import { v7 as uuid } from 'uuid';
 import { computed, ref } from 'vue';
 
 type Attempt = Schemas['AssessmentAttempt'];
+type Marked = Schemas['SheetMarked'];
 type Mark = Omit<Schemas['Mark'], 'id' | 'criterion' | 'made_at'>;
 type Made = Schemas['Mark'];
 
 function without<T>(record: Record<string, T>, key: string): Record<string, T> {
   return Object.fromEntries(Object.entries(record).filter(([each]) => each !== key));
+}
+
+/** The sheet with what a mark changed on it. */
+function merged(sheet: Attempt, { criterion, score, stopped, second_marks: marks }: Marked): Attempt {
+  return {
+    ...sheet,
+    criteria: sheet.criteria.map((each) => (criterion?.id === each.id ? criterion : each)),
+    score,
+    stopped,
+    second: sheet.second && { ...sheet.second, marks },
+  };
 }
 
 /**
@@ -30,9 +42,9 @@ export function useMarks(attemptId: string, queryKey: string[], words: (criterio
    * What the server answered is newer than whatever was being read at the time: that would bring the sheet back to before the mark,
    * and a hand that types would find itself at the wrong field.
    */
-  async function keep(attempt: Attempt) {
+  async function keep(marked: Marked) {
     await client.cancelQueries({ queryKey });
-    client.setQueryData(queryKey, attempt);
+    client.setQueryData<Attempt>(queryKey, (sheet) => sheet && merged(sheet, marked));
   }
   /** A later verdict takes the place of one that has not gone out; every reading is one of its own. */
   function set(criterion: string, mark: Mark, what = ''): Promise<void> {
@@ -40,7 +52,7 @@ export function useMarks(attemptId: string, queryKey: string[], words: (criterio
     misread.value = without(misread.value, criterion);
     last.value = { id, criterion, madeAt: Date.now(), what };
     const body: Made = { ...mark, id, criterion, made_at: new Date().toISOString() };
-    return send<Attempt>(id, {
+    return send<Marked>(id, {
       about: `${start}${criterion}${mark.reading ? `:${id}` : ''}`,
       method: 'POST',
       path: `${path}/marks`,
@@ -66,7 +78,7 @@ export function useMarks(attemptId: string, queryKey: string[], words: (criterio
       return;
     }
     const id = uuid();
-    send<Attempt>(id, {
+    send<Marked>(id, {
       about: `undo:${slip.id}`,
       method: 'POST',
       path: `${path}/marks/${slip.id}/undo`,
