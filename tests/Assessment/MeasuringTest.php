@@ -243,6 +243,27 @@ it('takes no photograph that is none, or more than one, and keeps a good one sma
     $this->actingAs($this->learner)->postJson($path, [])->assertForbidden();
 });
 
+it('says of a photograph that it came after the sheet was concluded, whatever date it says', function (): void {
+    Illuminate\Support\Facades\Storage::fake('media');
+    $send = function (): Illuminate\Testing\TestResponse {
+        $picture = imagecreatetruecolor(20, 20);
+        ob_start();
+        imagejpeg($picture);
+
+        return $this->postJson("/api/assessment/attempts/{$this->attempt}/photos", [
+            'id' => fake_uuid(), 'image' => base64_encode((string) ob_get_clean()),
+            'made_at' => now()->subHour()->toIso8601ZuluString(),
+        ])->assertCreated();
+    };
+    $send()->assertJsonPath('photos.0.added_at', null);
+    fillSheet($this);
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk();
+    $this->travel(3)->minutes();
+    $send();
+    $shown = $this->getJson("/api/assessment/attempts/{$this->attempt}")->json('photos');
+    expect(array_column($shown, 'added_at'))->toEqualCanonicalizing([null, now()->toIso8601ZuluString()]);
+});
+
 it('takes a photograph of twelve megapixels', function (): void {
     Illuminate\Support\Facades\Storage::fake('media');
     $picture = imagecreatetruecolor(4032, 3024);

@@ -263,6 +263,8 @@ it('refuses no mark for its date, takes one that cannot be for now or for the op
     expect($early->made_at->equalTo($opened))->toBeTrue()->and($early->said_at->year)->toBe(2001)
         ->and($late->made_at->timestamp)->toBe(now()->timestamp)->and($late->said_at->timestamp)->toBe(now()->addDay()->timestamp)
         ->and($now->said_at)->toBeNull();
+    $shown = $this->getJson("/api/assessment/attempts/{$this->attempt}")->json('criteria');
+    expect(array_column($shown, 'mark', 'id'))->clothing->said_at->toBe(now()->addDay()->toIso8601ZuluString())->key->said_at->toBeNull();
 });
 
 it('asks the database eight times for a mark', function (): void {

@@ -43,7 +43,7 @@ final readonly class CriterionShown
             ])),
             'stops_on' => Criterion::stopsOn(Fields::of($criterion)),
             ...(isset($criterion['levels']) ? ['levels' => (object) $criterion['levels']] : []),
-            'mark' => $verdict === null ? null : self::mark($verdict),
+            'mark' => $verdict === null ? null : self::mark($verdict, $this->viewer),
             'before' => $mine ? array_map(self::before(...), $marks->before($criterion['id'], $seat)) : [],
             'notes' => $mine ? array_map(self::note(...), $marks->notes($criterion['id'])) : [],
             'second' => $this->viewer !== Viewer::Second && $this->viewer->seesSecond($this->attempt)
@@ -88,11 +88,12 @@ final readonly class CriterionShown
     }
 
     /** @return array<string, mixed> */
-    private static function mark(Mark $mark): array
+    private static function mark(Mark $mark, Viewer $viewer): array
     {
         return [
             'id' => $mark->id, 'result' => $mark->value['result'] ?? 'not_seen', 'by' => $mark->by->name, 'why' => $mark->why,
             'made_at' => $mark->made_at->toIso8601ZuluString('millisecond'),
+            'said_at' => $viewer === Viewer::Learner ? null : $mark->said_at?->toIso8601ZuluString(),
         ];
     }
 

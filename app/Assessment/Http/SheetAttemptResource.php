@@ -64,9 +64,10 @@ final class SheetAttemptResource extends JsonResource
             'losses' => $ended ? array_map(static fn (Loss $loss): array => $loss->toArray(), $scoring->losses($attempt)) : [],
             'notes' => $viewer === Viewer::Learner && ! $ended ? []
                 : array_map(CriterionShown::note(...), $attempt->marks()->notes(NoteOnSheet::WHOLE)),
-            'photos' => $this->photos->map(static fn (Photo $photo): array => [
+            'photos' => $this->photos->map(fn (Photo $photo): array => [
                 'id' => $photo->id, 'criterion' => $photo->criterion, 'width' => $photo->width, 'height' => $photo->height,
                 'by' => $photo->by->name, 'made_at' => $photo->made_at->toIso8601ZuluString(),
+                'added_at' => $ended && $photo->recorded_at > $this->concluded_at ? $photo->recorded_at->toIso8601ZuluString() : null,
             ])->all(),
             'second' => $this->second(),
             'stopped' => $verdicts && $this->stopped_at !== null ? [

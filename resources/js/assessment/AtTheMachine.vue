@@ -39,7 +39,14 @@ const criteria = computed<Criterion[]>(() =>
         ? criterion
         : {
             ...criterion,
-            mark: { id: made.id, result: made.result, by: '', why: made.why ?? null, made_at: made.made_at },
+            mark: {
+              id: made.id,
+              result: made.result,
+              by: '',
+              why: made.why ?? null,
+              made_at: made.made_at,
+              said_at: null,
+            },
           };
     }),
 );

@@ -9,7 +9,7 @@ import { shapeOf } from './results';
 
 /** One line of a sheet that has ended: what was found, by whom, what stood before, and what a second instructor saw. */
 const props = defineProps<{ criterion: Schemas['Criterion']; attempt: Schemas['AssessmentAttempt'] }>();
-const { t } = useI18n();
+const { t, d } = useI18n();
 const { length } = useUnits();
 const said = (result: string | number | null | undefined) =>
   result == null ? '' : typeof result === 'number' ? t('sheet.points', result) : t(`sheet.${result}`);
@@ -47,6 +47,14 @@ const photos = () => props.attempt.photos.filter((photo) => photo.criterion === 
       </p>
       <p v-for="(one, place) in criterion.before" :key="place" class="text-sm text-quiet">
         {{ t('sheet.before', { what: one.typed ?? said(one.result), by: one.by }) }}
+      </p>
+      <p v-if="criterion.mark?.said_at" class="text-sm text-quiet" data-testid="said-at">
+        {{
+          t('sheet.saidAt', {
+            said: d(criterion.mark.said_at, { dateStyle: 'medium', timeStyle: 'short' }),
+            taken: d(criterion.mark.made_at, { dateStyle: 'medium', timeStyle: 'short' }),
+          })
+        }}
       </p>
       <p v-if="criterion.mark?.why" class="text-sm text-quiet">{{ t('sheet.because', { why: criterion.mark.why }) }}</p>
       <p

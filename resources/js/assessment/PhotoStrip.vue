@@ -20,6 +20,12 @@ const { t, d } = useI18n();
           :alt="t('sheet.photoOf', { by: photo.by, at: d(photo.made_at, { timeStyle: 'short' }) })"
         />
       </a>
+      <p v-if="photo.added_at" class="max-w-40 text-sm font-semibold text-supervised">
+        ▲
+        {{
+          t('sheet.photoAfter', { by: photo.by, at: d(photo.added_at, { dateStyle: 'medium', timeStyle: 'short' }) })
+        }}
+      </p>
     </li>
   </ul>
 </template>

@@ -34,6 +34,7 @@ const MARKED: Schemas['MarkMade'] = {
   id: 'm1',
   result: 'met',
   by: 'Ada Example',
+  said_at: null,
   why: null,
   made_at: new Date(Date.now() - 60_000).toISOString(),
 };
