@@ -6,6 +6,7 @@ namespace App\Assessment;
 
 use App\Learning\Lesson;
 use App\People\User;
+use App\Policy\ShopNow;
 use App\Support\ContentFault;
 use App\Support\FaultyContent;
 use App\Support\Given;
@@ -13,6 +14,7 @@ use App\Support\SameContent;
 use App\Support\YamlText;
 use App\Workshop\Part;
 use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
+use MillStep\Core\Assessment\Outcome;
 use MillStep\Core\Assessment\Personal;
 use MillStep\Core\Assessment\ScoreAssessment;
 use MillStep\Core\Assessment\Task;
@@ -22,6 +24,10 @@ use MillStep\Core\Border\Fields;
 /** A version of a practical sheet, out of its file and what it is in other languages. */
 final class PublishSheet
 {
+    public function __construct(private readonly ShopNow $shop)
+    {
+    }
+
     /**
      * @param  array<string, YamlText>  $translations  by language
      * @param  bool  $own  written in this shop
@@ -76,10 +82,12 @@ final class PublishSheet
                 ['title' => 0, 'criteria' => 0, 'dimensions' => 0, 'tasks' => 0],
             ), $translations),
         ];
+        $gates = $this->gates($values['gates'] ?? null, $criteria);
         $known = Sheet::query()->where('code', $row['code'])->where('version', $row['version'])->first();
         if ($known === null) {
             return Sheet::query()->create([
-                ...$row, 'own' => $own, 'published_by' => $by?->id, 'change_note' => Given::text($values['change'] ?? null) ?: null,
+                ...$row, 'gates' => $gates, 'own' => $own, 'published_by' => $by?->id,
+                'change_note' => Given::text($values['change'] ?? null) ?: null,
             ]);
         }
         $stored = [
@@ -98,6 +106,27 @@ final class PublishSheet
     }
 
     /**
+     * What the file asks for beside the pass mark; else what the shop's policy does. As many prompts as there are lines of safety are
+     * always too many.
+     *
+     * @param  list<array<string, mixed>>  $criteria
+     * @return array<string, int>
+     */
+    private function gates(mixed $given, array $criteria): array
+    {
+        $policy = $this->shop->policy();
+        $safety = array_filter($criteria, static fn (array $one): bool => ($one['group'] ?? '') === 'safety');
+        $seen = array_filter($criteria, static fn (array $one): bool => ($one['kind'] ?? '') !== 'measured');
+        $gates = [
+            'observed_pass_percent' => $policy->observedPassPercent, 'prompt_limit' => $policy->promptLimit,
+            'why_limit' => $policy->whyLimit, ...array_map(Given::whole(...), Given::fields($given)),
+        ];
+        $gates['prompt_limit'] = max(1, min($gates['prompt_limit'], count($safety)));
+
+        return array_diff_key($gates, $seen === [] ? ['observed_pass_percent' => 0] : []);
+    }
+
+    /**
      * A sheet that cannot be scored, measured or drawn is none.
      *
      * @param  list<array<string, mixed>>  $criteria
@@ -112,13 +141,21 @@ final class PublishSheet
             $fault->says,
         );
         try {
-            ScoreAssessment::fromFields(Fields::of([
-                'criteria' => array_map(static fn (array $criterion): array => array_diff_key(
-                    ['result' => 'not_seen', ...$criterion],
-                    ($criterion['kind'] ?? '') === 'judged' ? ['result' => 0] : [],
-                ), $criteria),
-                'pass_mark_percent' => $file->values['pass_mark_percent'] ?? 0,
-            ]));
+            $mark = Given::whole($file->values['pass_mark_percent'] ?? 0);
+            $gates = array_map(Given::whole(...), Given::fields($file->values['gates'] ?? null));
+            ScoreAssessment::fromFields(Fields::of(Sheet::scored(array_map(static fn (array $criterion): array => array_diff_key(
+                ['result' => 'not_seen', ...$criterion],
+                ($criterion['kind'] ?? '') === 'judged' ? ['result' => 0] : [],
+            ), $criteria), $mark, $gates)));
+            // Whoever meets nothing but what would end it has not shown the work.
+            $careless = ScoreAssessment::fromFields(Fields::of(Sheet::scored(
+                array_map(self::careless(...), $criteria),
+                $mark,
+                $this->gates($gates, $criteria),
+            )))->compute();
+            if ($careless->outcome === Outcome::Passed) {
+                $faults[] = ContentFault::at($file->file, $file->lineOf('criteria'), 'nobody_fails', ['score' => $careless->scorePercent]);
+            }
         } catch (CoreException $fault) {
             $named = preg_match('/criteria\[(\d+)\]/', Given::text($fault->says->terms['key'] ?? null), $found) === 1
                 ? Given::text($criteria[(int) $found[1]]['id'] ?? null) : '';
@@ -155,6 +192,26 @@ final class PublishSheet
         }
 
         return $faults;
+    }
+
+    /**
+     * A line as somebody leaves it who does only what would end the sheet else.
+     *
+     * @param  array<string, mixed>  $criterion
+     * @return array<string, mixed>
+     */
+    private static function careless(array $criterion): array
+    {
+        $critical = ($criterion['critical'] ?? false) === true;
+
+        return match ($criterion['kind'] ?? '') {
+            'observed' => [...$criterion, 'result' => $critical ? 'met' : 'not_met'],
+            'judged' => [...$criterion, 'result' => $critical ? $criterion['scale_max'] ?? 1 : 0],
+            default => [
+                ...array_intersect_key($criterion, ['id' => 0, 'kind' => 0, 'weight' => 0, 'critical' => 0, 'group' => 0]),
+                'verdict' => $critical ? 'in' : 'out',
+            ],
+        };
     }
 
     /**

@@ -50,13 +50,13 @@ final class Scoring
 
     private function scored(SheetAttempt $attempt, Seat $seat): ScoreAssessment
     {
+        $lines = array_map(
+            fn (array $criterion): array => $this->forCore($attempt, $criterion, $seat),
+            $attempt->sheet->criteria,
+        );
+
         return ScoreAssessment::fromFields(Fields::of([
-            'criteria' => array_map(
-                fn (array $criterion): array => $this->forCore($attempt, $criterion, $seat),
-                $attempt->sheet->criteria,
-            ),
-            'pass_mark_percent' => $attempt->sheet->pass_mark_percent,
-            'prompted_credit' => $this->policy()->promptedCredit,
+            ...$attempt->sheet->forCore($lines), 'prompted_credit' => $this->policy()->promptedCredit,
         ]));
     }
 
@@ -116,7 +116,7 @@ final class Scoring
             $found = $this->found($attempt, $criterion, $seat);
 
             return [
-                ...array_intersect_key($criterion, ['id' => 0, 'kind' => 0, 'weight' => 0, 'critical' => 0]),
+                ...array_intersect_key($criterion, ['id' => 0, 'kind' => 0, 'weight' => 0, 'critical' => 0, 'group' => 0]),
                 ...($found === null ? [] : ['verdict' => $found->verdict->value]),
             ];
         }

@@ -28,6 +28,7 @@ use MillStep\Core\Border\Fields;
  * @property int|null $part_id
  * @property int $pass_mark_percent
  * @property list<SheetCriterion> $criteria
+ * @property array{observed_pass_percent?: int, prompt_limit?: int, why_limit?: int}|null $gates  beside the pass mark; null of old
  * @property list<array{id: string, name: string}> $dimensions  everybody has their own of
  * @property list<SheetTask> $tasks  what the learner works out from them
  * @property array<string, array<string, mixed>> $translations
@@ -48,7 +49,8 @@ final class Sheet extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['dimensions' => '[]', 'tasks' => '[]', 'own' => false, 'published_by' => null, 'change_note' => null];
+    protected $attributes = ['dimensions' => '[]', 'tasks' => '[]', 'own' => false, 'published_by' => null, 'change_note' => null,
+        'gates' => null];
 
     public static function spoken(): array
     {
@@ -57,7 +59,7 @@ final class Sheet extends Model
 
     protected function casts(): array
     {
-        return ['criteria' => 'array', 'dimensions' => 'array', 'tasks' => 'array', 'own' => 'boolean'];
+        return ['criteria' => 'array', 'dimensions' => 'array', 'tasks' => 'array', 'own' => 'boolean', 'gates' => 'array'];
     }
 
     /** @return BelongsTo<Part, $this> */
@@ -93,6 +95,35 @@ final class Sheet extends Model
         }
 
         return null;
+    }
+
+    /**
+     * Its lines and what it asks for, as the core scores them.
+     *
+     * @param  list<array<string, mixed>>  $lines  with what was found for each
+     * @return array<string, mixed>
+     */
+    public function forCore(array $lines): array
+    {
+        return self::scored($lines, $this->pass_mark_percent, $this->gates ?? []);
+    }
+
+    /**
+     * A line of the group *safety* is one at which nobody should have to speak, one of *why* a reason that was asked for.
+     *
+     * @param  list<array<string, mixed>>  $lines
+     * @param  array<string, int>  $gates
+     * @return array<string, mixed>
+     */
+    public static function scored(array $lines, int $passMark, array $gates): array
+    {
+        return [
+            'criteria' => array_map(static fn (array $line): array => [
+                ...$line, 'safety' => ($line['group'] ?? '') === 'safety', 'why' => ($line['group'] ?? '') === 'why',
+            ], $lines),
+            'pass_mark_percent' => $passMark,
+            ...$gates,
+        ];
     }
 
     /** @throws \MillStep\Core\Border\InvalidInput when they make no sense */

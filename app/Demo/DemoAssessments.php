@@ -42,6 +42,11 @@ final class DemoAssessments
     /** Past its date, and off by its zero: shop.yaml. */
     private const OLD_CALIPER = 'caliper-2';
 
+    /** Whoever passes a sheet was prompted at so many lines at most. */
+    private const PROMPTS = 2;
+
+    private int $prompted = 0;
+
     private Randomizer $random;
 
     public function __construct(
@@ -69,6 +74,7 @@ final class DemoAssessments
             ($this->answer)($attempt, $task['id'], round($key, 2).' mm', 'mm');
         }
         $second === null || ($this->takeSecond)($attempt, $second);
+        $this->prompted = 0;
         foreach ($attempt->sheet->criteria as $index => $criterion) {
             $stopped = $this->observe($attempt, $criterion, $index, $outcome, $assessor, $second);
             if ($stopped) {
@@ -99,6 +105,7 @@ final class DemoAssessments
         }
         $stops = $outcome === 'stopped' && $criterion['critical'] && ($criterion['id'] === 'key' || $index > 6);
         $result = $this->seen($criterion, $outcome, $assessor, $stops);
+        $this->prompted += $result === 'prompted' ? 1 : 0;
         $this->write($attempt, $assessor, Seat::Assessor, $criterion, ['result' => $result]);
         if ($second !== null) {
             // On burrs and on easing off the two have eyes of their own.
@@ -159,7 +166,7 @@ final class DemoAssessments
 
         return match (true) {
             $outcome === 'not_yet' && $work && $this->chance(0.7) => 'prompted',
-            $criterion['critical'] || $clean || ! $work => 'met',
+            $criterion['critical'] || $clean || ! $work || ($outcome === 'passed' && $this->prompted >= self::PROMPTS) => 'met',
             default => 'prompted',
         };
     }

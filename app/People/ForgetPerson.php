@@ -51,7 +51,8 @@ final class ForgetPerson
                 $person->signsFor()->detach();
                 $person->forceFill([
                     'forgotten_at' => CarbonImmutable::now(), 'name' => $other, 'email' => "forgotten-{$person->id}@nobody.invalid",
-                    'password' => null, 'remember_token' => null, 'pin_hash' => null, 'pin_set_at' => null, 'totp_secret' => null,
+                    'password' => null, 'remember_token' => null, 'pin_hash' => null, 'pin_set_at' => null, 'pin_open_guess' => null,
+                    'totp_secret' => null,
                     'totp_confirmed_at' => null, 'totp_used_step' => null, 'born_on' => null, 'guardian_acknowledged_on' => null,
                     'sis_id' => null, 'all_cohorts' => false, 'mail_when_waiting' => false, 'invited_at' => null, 'joined_at' => null,
                 ])->save();

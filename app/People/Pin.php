@@ -9,6 +9,7 @@ use App\People\Events\PinReset;
 use App\Support\Given;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Config;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 
@@ -19,10 +20,14 @@ final class Pin
 
     private const LOCKED_MINUTES = 15;
 
+    /** Nothing tried. */
+    private const FRESH = ['pin_failures' => 0, 'pin_locked_until' => null, 'pin_open_guess' => null];
+
     /**
      * Every try is counted before the PIN is looked at, in one statement, and the count is taken back by the right one:
-     * so however many are sent at once, no more than five are looked at. Outside any transaction of the caller, since a
-     * refused signature must not undo the count.
+     * so however many are sent at once, no more than five are looked at. One that was counted and never answered, since the server
+     * died, is not counted again when the same is sent once more: that tells nobody anything. Outside any transaction of the caller,
+     * since a refused signature must not undo the count.
      *
      * @throws Refusal `pin_not_set`, `pin_wrong` or `pin_locked`
      */
@@ -31,12 +36,15 @@ final class Pin
         if ($user->pin_hash === null) {
             throw Refusal::forbidden('pin_not_set');
         }
-        $tries = $this->countTry($user);
+        $guess = substr(hash_hmac('sha256', "$user->id $pin", Config::string('app.key')), 0, 16);
+        $tries = $this->countTry($user, $guess);
         if (Hash::check($pin, $user->pin_hash)) {
-            User::query()->whereKey($user->id)->update(['pin_failures' => 0, 'pin_locked_until' => null]);
+            User::query()->whereKey($user->id)->update(self::FRESH);
 
             return;
         }
+        // It was looked at and is wrong: the same again is another try.
+        User::query()->whereKey($user->id)->where('pin_open_guess', $guess)->update(['pin_open_guess' => null]);
         $left = self::FAILURES_ALLOWED - $tries;
         throw $left > 0
             ? Refusal::forbidden('pin_wrong', ['count' => $left])
@@ -57,7 +65,7 @@ final class Pin
     public function change(User $user, #[\SensitiveParameter] string $pin): void
     {
         DB::transaction(function () use ($user, $pin): void {
-            $user->update(['pin_hash' => $pin, 'pin_set_at' => CarbonImmutable::now(), 'pin_failures' => 0, 'pin_locked_until' => null]);
+            $user->update(['pin_hash' => $pin, 'pin_set_at' => CarbonImmutable::now(), ...self::FRESH]);
             PinChanged::dispatch($user->id);
         });
     }
@@ -66,7 +74,7 @@ final class Pin
     public function reset(User $user): void
     {
         DB::transaction(function () use ($user): void {
-            $user->update(['pin_hash' => null, 'pin_set_at' => null, 'pin_failures' => 0, 'pin_locked_until' => null]);
+            $user->update(['pin_hash' => null, 'pin_set_at' => null, ...self::FRESH]);
             PinReset::dispatch($user->id);
         });
     }
@@ -76,16 +84,22 @@ final class Pin
      *
      * @throws Refusal `pin_locked`
      */
-    private function countTry(User $user): int
+    private function countTry(User $user, string $guess): int
     {
         $now = CarbonImmutable::now();
         $counted = DB::selectOne(<<<'SQL'
             UPDATE people_users SET
-                pin_failures = CASE WHEN pin_locked_until IS NULL THEN pin_failures + 1 ELSE 1 END,
-                pin_locked_until = CASE WHEN pin_locked_until IS NULL AND pin_failures + 1 >= ? THEN ?::timestamptz END
+                pin_failures = CASE WHEN pin_locked_until IS NOT NULL THEN 1 WHEN pin_open_guess = ? THEN pin_failures
+                    ELSE pin_failures + 1 END,
+                pin_locked_until = CASE WHEN pin_locked_until IS NULL AND pin_open_guess IS DISTINCT FROM ? AND pin_failures + 1 >= ?
+                    THEN ?::timestamptz END,
+                pin_open_guess = ?
             WHERE id = ? AND (pin_locked_until IS NULL OR pin_locked_until <= ?)
             RETURNING pin_failures
-            SQL, [self::FAILURES_ALLOWED, $now->addMinutes(self::LOCKED_MINUTES)->toIso8601String(), $user->id, $now->toIso8601String()]);
+            SQL, [
+            $guess, $guess, self::FAILURES_ALLOWED, $now->addMinutes(self::LOCKED_MINUTES)->toIso8601String(), $guess, $user->id,
+            $now->toIso8601String(),
+        ]);
 
         return is_object($counted) && isset($counted->pin_failures) ? Given::whole($counted->pin_failures) : throw $this->locked($user);
     }

@@ -99,7 +99,8 @@ it('cannot be passed with a part that is out, however well it was made', functio
         $last = put($this, "pos-$hole", ['reading' => ['dx' => '2', 'dy' => '2'], 'why' => 'Read anew'])->assertOk();
     }
     expect($last->json('score'))->outcome->toBe('not_yet')->score_percent->toEqual(50)
-        ->and(criterion($this->getJson("/api/assessment/attempts/{$this->attempt}"), 'dia-A')['found'])->savable->toBeFalse()->then->code->toBe('assessment.save.bore_over');
+        ->and(criterion($this->getJson("/api/assessment/attempts/{$this->attempt}"), 'dia-A')['found'])
+        ->savable->toBeFalse()->then->code->toBe('assessment.save.bore_over');
 });
 
 it('says of every observed point what met, prompted and not met look like, and weighs the part as much as the work', function (): void {
@@ -245,7 +246,10 @@ it('lets no date make a slip of what the server recorded long before, nor of wha
     expect(SheetAttempt::query()->findOrFail($this->attempt))->stopped_by->toBe('key');
 });
 
-it('takes what was kept without a network for a slip only where the tablet made it within ten seconds', function (int $after, int $status): void {
+it('takes what was kept without a network for a slip only where the tablet made it within ten seconds', function (
+    int $after,
+    int $status,
+): void {
     $this->travel(30)->minutes();
     $made = now()->subMinutes(20);
     put($this, 'clothing', ['result' => 'prompted', 'made_at' => $made->toIso8601ZuluString('millisecond')])->assertOk();

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\People\Http\FromWhom;
 use App\People\Role;
 use App\Practice\Entry;
+use Illuminate\Support\Facades\Hash;
 
 it('puts nothing to the name of somebody who signed in meanwhile', function (): void {
     [$ada, $ben] = [$this->person(), $this->person()];
@@ -99,4 +100,26 @@ it('lets an auditor read records and changes, and change nothing', function (): 
         '/api/gate/machines/bench-drill/devices'] as $path) {
         $this->postJson($path, ['id' => fake_uuid()])->assertForbidden();
     }
+});
+
+it('locks nobody out whose right PIN was counted and never answered, since the server died each time', function (): void {
+    $by = $this->instructor();
+    $dies = Mockery::mock(Hash::getFacadeRoot());
+    $dies->shouldReceive('check')->times(8)->andThrow(new RuntimeException('killed'));
+    $alive = Hash::getFacadeRoot();
+    Hash::swap($dies);
+    foreach (range(1, 8) as $ignored) {
+        expect(fn () => app(App\People\Pin::class)->confirm($by, '2468'))->toThrow(RuntimeException::class);
+    }
+    Hash::swap($alive);
+    expect($by->refresh()->pin_failures)->toBe(1);
+    app(App\People\Pin::class)->confirm($by, '2468');
+    // Another guess each time is another try, answered or not.
+    $dies->shouldReceive('check')->andThrow(new RuntimeException('killed'));
+    Hash::swap($dies);
+    foreach (['1111', '2222', '1111', '2222', '3333'] as $guess) {
+        expect(fn () => app(App\People\Pin::class)->confirm($by, $guess))->toThrow(RuntimeException::class);
+    }
+    Hash::swap($alive);
+    expect(fn () => app(App\People\Pin::class)->confirm($by, '2468'))->toThrow(App\Support\Refusal::class, 'locked');
 });

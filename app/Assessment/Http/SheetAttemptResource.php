@@ -54,6 +54,7 @@ final class SheetAttemptResource extends JsonResource
                 'part' => $this->sheet->part->name,
                 'machine' => $this->sheet->machine?->name,
                 'pass_mark_percent' => $this->sheet->pass_mark_percent,
+                'gates' => $this->sheet->gates,
             ],
             'undo_seconds' => Slip::OFFERED_SECONDS,
             'plans' => Attachment::plansOf('sheet', $this->sheet->code),

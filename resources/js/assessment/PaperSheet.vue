@@ -12,7 +12,14 @@ type Criterion = Pick<
 > &
   Partial<Schemas['Criterion']>;
 const props = defineProps<{
-  sheet: { title: string; part: string; machine: string | null; version: number; pass_mark_percent: number };
+  sheet: {
+    title: string;
+    part: string;
+    machine: string | null;
+    version: number;
+    pass_mark_percent: number;
+    gates?: Schemas['SheetGates'] | null;
+  };
   criteria: Criterion[];
   attempt?: Schemas['AssessmentAttempt'];
   shown?: boolean;
@@ -44,6 +51,16 @@ const result = (criterion: Criterion) => props.attempt?.criteria.find(({ id }) =
       {{ sheet.part }}<template v-if="sheet.machine">, {{ sheet.machine }}</template> ·
       {{ t('sheet.version', { version: sheet.version }) }} ·
       {{ t('sheet.mark', { mark: sheet.pass_mark_percent }) }}
+      <template v-if="sheet.gates"
+        >·
+        {{
+          t('sheet.gates', {
+            observed: sheet.gates.observed_pass_percent ?? 0,
+            prompts: sheet.gates.prompt_limit,
+            why: sheet.gates.why_limit,
+          })
+        }}</template
+      >
     </p>
     <p class="mt-2 grid grid-cols-2 gap-6">
       <span class="border-b border-ink">{{ t('sheet.paper.learner') }} {{ attempt?.learner.name }}</span>

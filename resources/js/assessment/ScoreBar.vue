@@ -24,8 +24,20 @@ const reason = computed(() => {
     ids.map((id) => props.attempt.criteria.find((criterion) => criterion.id === id)?.text ?? id).join('; ');
   if (score.value.outcome === 'stopped') return names(score.value.stopped_by);
   if (score.value.outcome === 'incomplete') return t('sheet.open', score.value.open.length);
+  const { gates, pass_mark_percent: mark } = props.attempt.sheet;
+  const because = (score.value.reasons ?? []).map((why) =>
+    why === 'out'
+      ? t('sheet.failed', { what: names(score.value.failed_by) })
+      : t(`sheet.because_of.${why}`, {
+          mark,
+          observed: score.value.observed_percent?.toFixed(1),
+          least: gates?.observed_pass_percent,
+          limit: why === 'why' ? gates?.why_limit : gates?.prompt_limit,
+        }),
+  );
+  if (because.length > 0) return because.join('; ');
   if (score.value.failed_by.length > 0) return t('sheet.failed', { what: names(score.value.failed_by) });
-  return t('sheet.mark', { mark: props.attempt.sheet.pass_mark_percent });
+  return t('sheet.mark', { mark });
 });
 </script>
 

@@ -87,6 +87,7 @@ const attempt = (
     part: 'Foot plate',
     machine: 'Bench drill',
     pass_mark_percent: 75,
+    gates: null,
   },
   undo_seconds: 10,
   dimensions: [],
