@@ -26,7 +26,8 @@ use MillStep\Core\Competency\Scope;
  * is a new version of it; for how long the one before still carries is said with it.
  *
  * @phpstan-type Definition array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>,
- *     validity_days: int, machine_kinds?: list<string>, further?: bool, statement: string, grace_days?: int, machines?: list<int>,
+ *     validity_days: int, machine_kinds?: list<string>, further?: bool, statement: string, grace_days?: int, later_days?: int,
+ *     machines?: list<int>,
  *     signers?: list<int>, supervisors?: list<int>, translations?: array<string, array{name?: string, statement?: string}>}
  */
 final class DefinePermit
@@ -134,7 +135,7 @@ final class DefinePermit
             $translations = $given['translations'] ?? null;
             $permit = Permit::query()->firstOrNew(['code' => $given['code']]);
             $permit->fill([
-                'name' => $given['name'], 'requirement' => $given['requirement'], 'scope' => (object) $given['scope'],
+                'name' => $given['name'], 'requirement' => $permit->asking($given['requirement'], $given['later_days'] ?? null), 'scope' => (object) $given['scope'],
                 'validity_days' => $given['validity_days'],
                 ...(isset($given['further']) ? ['further' => $given['further']] : []),
                 ...(isset($given['machine_kinds']) ? ['machine_kinds' => $given['machine_kinds']] : []),

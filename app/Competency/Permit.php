@@ -8,6 +8,7 @@ use App\Language\SpeaksLanguages;
 use App\People\User;
 use App\Support\BootsByName;
 use App\Workshop\Machine;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -21,7 +22,8 @@ use MillStep\Core\Competency\Scope;
  * @property string $code
  * @property string $name
  * @property array{lessons: list<string>, checks: list<string>, practice_count: int, practice_minutes: int, assessments: list<string>,
- *     guided?: list<string>, prerequisites?: list<string>, recency_days?: int, renewal_check_days?: int} $requirement
+ *     guided?: list<string>, prerequisites?: list<string>, recency_days?: int, renewal_check_days?: int,
+ *     later?: list<array{kind: string, what: string, from: string, until: string}>, earlier_checks?: list<string>} $requirement
  * @property int $validity_days
  * @property array{materials?: list<string>, operations?: list<string>, max_diameter_mm?: float, min_thickness_mm?: float,
  *     companion?: bool} $scope
@@ -124,6 +126,20 @@ final class Permit extends Model
         return $within ? $needed : $needed->merge(
             self::furtherAt($machine)->filter(static fn (self $permit): bool => $permit->coreScope()->covers($said)),
         )->values();
+    }
+
+    /**
+     * What it asks for after a change, with what is then asked later; a permit that is new asks for all of it at once.
+     *
+     * @param  array<string, mixed>  $requirement
+     * @param  int|null  $days  for how long whoever is known is spared
+     * @return array<string, mixed>
+     */
+    public function asking(array $requirement, ?int $days): array
+    {
+        return $this->exists
+            ? AskedLater::since($this->requirement, $requirement, CarbonImmutable::now()->startOfSecond(), $days ?? AskedLater::DAYS)
+            : $requirement;
     }
 
     /** Whether somebody teaches, and is authorised to sign for this permit. */

@@ -90,7 +90,7 @@ final class PermitPreview
     {
         $changed = clone $stood;
         $changed->fill([
-            'requirement' => $given['requirement'], 'scope' => $given['scope'], 'validity_days' => $given['validity_days'],
+            'requirement' => $stood->asking($given['requirement'], $given['later_days'] ?? null), 'scope' => $given['scope'], 'validity_days' => $given['validity_days'],
             'further' => $given['further'] ?? $stood->further,
         ]);
         $statements = $stood->statements->all();

@@ -34,7 +34,7 @@ it('is the lead who defines permits; whoever teaches reads them', function (Role
 it('shows who would stand elsewhere, and keeps nothing until it is said', function (): void {
     $learner = $this->person();
     bring($learner, 2, $this->signer);
-    $given = ($this->given)(['requirement' => ['checks' => []], 'preview' => true]);
+    $given = ($this->given)(['requirement' => ['checks' => []], 'preview' => true, 'later_days' => 0]);
     $given['requirement']['lessons'][] = 'C7';
     $given['requirement']['guided'] = ['C6'];
     $before = Permit::query()->get()->toJson();

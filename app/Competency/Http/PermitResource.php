@@ -46,6 +46,10 @@ final class PermitResource extends JsonResource
             'statement_version' => $last->version ?? 0,
             'statement_since' => $last?->in_force_from->toIso8601ZuluString(),
             'statement_grace_until' => $last?->grace_until?->toIso8601ZuluString(),
+            'later' => array_map(static fn (array $later): array => array_intersect_key(
+                $later,
+                ['kind' => 0, 'what' => 0, 'from' => 0, 'until' => 0],
+            ), Given::rows($this->requirement['later'] ?? [])),
         ];
     }
 }

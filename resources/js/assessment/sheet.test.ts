@@ -136,6 +136,26 @@ describe('the score of a sheet', () => {
     expect(words).not.toContain('are needed');
   });
 
+  it('says which gates hold somebody back, with what is asked', () => {
+    const gates = { observed_pass_percent: 80, prompt_limit: 3, why_limit: 2 };
+    const words = mountIn(ScoreBar, {
+      attempt: attempt({}, { sheet: { ...attempt().sheet, gates } }),
+      score: {
+        ...SCORE,
+        outcome: 'not_yet',
+        score_percent: 91,
+        open: [],
+        observed_percent: 62.5,
+        reasons: ['observed', 'prompts', 'why'],
+      },
+      pending: 0,
+      unsaved: 0,
+    }).text();
+    expect(words).toContain('the watched work alone came to 62.5 %, asked are 80 %');
+    expect(words).toContain('3 or more lines of safety');
+    expect(words).toContain('2 or more reasons');
+  });
+
   it('says whether everything is kept', () => {
     expect(bar({}, 0)).toContain('all saved');
     expect(bar({}, 2)).not.toContain('all saved');

@@ -16,13 +16,15 @@ import { useMaterialName } from '@/workshop/useMaterialName';
 import { useRouter } from 'vue-router';
 import TickList from './TickList.vue';
 import { useScope } from './useScope';
-import { asGiven, emptyPermit, formOf } from './permitForm';
+import { useNext } from '@/records/useNext';
+import { asGiven, asksForMore, emptyPermit, formOf } from './permitForm';
 
 /** What a permit asks for and covers. Before it is saved it says who would stand elsewhere. */
 const props = defineProps<{ code: string }>();
-const { t } = useI18n();
+const { t, d } = useI18n();
 const materialName = useMaterialName();
 const { lost } = useScope();
+const { words } = useNext();
 const { leads } = useMe();
 const router = useRouter();
 const isNew = computed(() => props.code === 'new');
@@ -65,6 +67,7 @@ const fault = (...keys: string[]) =>
 const changedStatement = computed(
   () => permit.data.value !== undefined && form.value.statement.trim() !== permit.data.value.statement,
 );
+const asksMore = computed(() => permit.data.value !== undefined && asksForMore(form.value, permit.data.value));
 const named = (list: { code: string; title: string }[]) =>
   list.map(({ code, title }) => ({ value: code, label: title, note: code }));
 </script>
@@ -143,6 +146,27 @@ const named = (list: { code: string; title: string }[]) =>
               :error="fault('requirement.practice_minutes')"
             />
           </div>
+          <TextField
+            v-if="asksMore"
+            v-model="form.later_days"
+            mode="numeric"
+            reading
+            class="max-w-xl"
+            :label="t('permits.laterDays')"
+            :hint="t('permits.laterHint')"
+            :error="fault('later_days')"
+          />
+          <ul v-if="permit.data.value && permit.data.value.later.length > 0" class="text-quiet" data-testid="later">
+            <li v-for="need in permit.data.value.later" :key="`${need.kind} ${need.what}`">
+              {{
+                t('permits.askedSince', {
+                  what: words(need),
+                  from: d(need.from ?? '', { dateStyle: 'medium' }),
+                  until: d(need.until ?? '', { dateStyle: 'medium' }),
+                })
+              }}
+            </li>
+          </ul>
         </section>
         <section class="space-y-4 border-t border-hairline pt-4">
           <h2>{{ t('permits.scope') }}</h2>

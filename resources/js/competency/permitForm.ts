@@ -29,6 +29,7 @@ export const emptyPermit = () => ({
   supervisors: [] as number[],
   statement: '',
   grace_days: '14',
+  later_days: '90',
 });
 
 export type PermitForm = ReturnType<typeof emptyPermit>;
@@ -90,8 +91,15 @@ export function asGiven(form: PermitForm): Schemas['PermitGiven'] {
     further: form.further,
     statement: form.statement,
     grace_days: number(form.grace_days) ?? 0,
+    later_days: number(form.later_days) ?? 0,
     machines: form.machines,
     signers: form.signers,
     supervisors: form.supervisors.filter((id) => !form.signers.includes(id)),
   };
+}
+
+/** Whether it asks for something that was not asked before. */
+export function asksForMore(form: PermitForm, permit: Permit): boolean {
+  const lists = ['lessons', 'guided', 'checks', 'assessments', 'prerequisites'] as const;
+  return lists.some((list) => form[list].some((code) => !(permit.requirement[list] ?? []).includes(code)));
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Competency\Http\Requests;
 
+use App\Competency\AskedLater;
 use App\Measure\LengthInput;
 use App\Workshop\MaterialRow;
 use Illuminate\Foundation\Http\FormRequest;
@@ -51,6 +52,7 @@ final class PermitRequest extends FormRequest
             'further' => ['boolean'],
             'statement' => ['required', 'string', 'min:20', 'max:10000'],
             'grace_days' => ['integer', 'between:0,365'],
+            'later_days' => ['integer', 'between:0,730'],
             'machines' => ['present', 'array', 'max:200'],
             'machines.*' => ['integer', 'between:1,9007199254740991', 'exists:workshop_machines,id'],
             'signers' => ['present', 'array', 'max:200'],
@@ -66,7 +68,7 @@ final class PermitRequest extends FormRequest
      *
      * @param  'mm'|'in'  $units  of a length that names none
      * @return array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
-     *     statement: string, grace_days: int, further?: bool, machines: list<int>, signers: list<int>, supervisors?: list<int>}
+     *     statement: string, grace_days: int, later_days: int, further?: bool, machines: list<int>, signers: list<int>, supervisors?: list<int>}
      */
     public function definition(string $code, string $units): array
     {
@@ -78,7 +80,7 @@ final class PermitRequest extends FormRequest
         $scope = $given['scope'];
 
         /** @var array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
-         *     statement: string, grace_days: int, further?: bool, machines: list<int>, signers: list<int>, supervisors?: list<int>} */
+         *     statement: string, grace_days: int, later_days: int, further?: bool, machines: list<int>, signers: list<int>, supervisors?: list<int>} */
         return [
             ...array_diff_key($given, ['preview' => 0]),
             'code' => $code,
@@ -91,6 +93,7 @@ final class PermitRequest extends FormRequest
             ], $said),
             'statement' => trim(Str::replace("\r\n", "\n", $this->string('statement')->value())),
             'grace_days' => $this->integer('grace_days'),
+            'later_days' => $this->integer('later_days', AskedLater::DAYS),
             ...($this->has('further') ? ['further' => $this->boolean('further')] : []),
         ];
     }
