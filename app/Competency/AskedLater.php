@@ -63,7 +63,8 @@ final class AskedLater
             $later = array_map(Given::text(...), array_intersect_key($one, ['kind' => 0, 'what' => 0, 'from' => 0, 'until' => 0]));
 
             return ['name' => ($later['kind'] ?? '').':'.($later['what'] ?? ''), 'later' => [
-                'kind' => $later['kind'] ?? '', 'what' => $later['what'] ?? '', 'from' => $later['from'] ?? '', 'until' => $later['until'] ?? '',
+                'kind' => $later['kind'] ?? '', 'what' => $later['what'] ?? '', 'from' => $later['from'] ?? '',
+                'until' => $later['until'] ?? '',
             ]];
         }, Given::rows($requirement['later'] ?? []));
     }

@@ -135,7 +135,8 @@ final class DefinePermit
             $translations = $given['translations'] ?? null;
             $permit = Permit::query()->firstOrNew(['code' => $given['code']]);
             $permit->fill([
-                'name' => $given['name'], 'requirement' => $permit->asking($given['requirement'], $given['later_days'] ?? null), 'scope' => (object) $given['scope'],
+                'name' => $given['name'], 'requirement' => $permit->asking($given['requirement'], $given['later_days'] ?? null),
+                'scope' => (object) $given['scope'],
                 'validity_days' => $given['validity_days'],
                 ...(isset($given['further']) ? ['further' => $given['further']] : []),
                 ...(isset($given['machine_kinds']) ? ['machine_kinds' => $given['machine_kinds']] : []),

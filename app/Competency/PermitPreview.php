@@ -90,7 +90,8 @@ final class PermitPreview
     {
         $changed = clone $stood;
         $changed->fill([
-            'requirement' => $stood->asking($given['requirement'], $given['later_days'] ?? null), 'scope' => $given['scope'], 'validity_days' => $given['validity_days'],
+            'requirement' => $stood->asking($given['requirement'], $given['later_days'] ?? null),
+            'scope' => $given['scope'], 'validity_days' => $given['validity_days'],
             'further' => $given['further'] ?? $stood->further,
         ]);
         $statements = $stood->statements->all();

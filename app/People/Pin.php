@@ -20,13 +20,16 @@ final class Pin
 
     private const LOCKED_MINUTES = 15;
 
+    /** One that was begun so long ago and not answered died; fifty at once are fifty tries. */
+    private const DIED_AFTER_S = 2;
+
     /** Nothing tried. */
-    private const FRESH = ['pin_failures' => 0, 'pin_locked_until' => null, 'pin_open_guess' => null];
+    private const FRESH = ['pin_failures' => 0, 'pin_locked_until' => null, 'pin_open_guess' => null, 'pin_open_at' => null];
 
     /**
      * Every try is counted before the PIN is looked at, in one statement, and the count is taken back by the right one:
      * so however many are sent at once, no more than five are looked at. One that was counted and never answered, since the server
-     * died, is not counted again when the same is sent once more: that tells nobody anything. Outside any transaction of the caller,
+     * died, is not counted again when the same is sent a moment later: that tells nobody anything. Outside any transaction of the caller,
      * since a refused signature must not undo the count.
      *
      * @throws Refusal `pin_not_set`, `pin_wrong` or `pin_locked`
@@ -87,18 +90,19 @@ final class Pin
     private function countTry(User $user, string $guess): int
     {
         $now = CarbonImmutable::now();
+        $died = $now->subSeconds(self::DIED_AFTER_S)->toIso8601ZuluString('millisecond');
         $counted = DB::selectOne(<<<'SQL'
             UPDATE people_users SET
-                pin_failures = CASE WHEN pin_locked_until IS NOT NULL THEN 1 WHEN pin_open_guess = ? THEN pin_failures
+                pin_failures = CASE WHEN pin_locked_until IS NOT NULL THEN 1 WHEN pin_open_guess = ? AND pin_open_at < ? THEN pin_failures
                     ELSE pin_failures + 1 END,
-                pin_locked_until = CASE WHEN pin_locked_until IS NULL AND pin_open_guess IS DISTINCT FROM ? AND pin_failures + 1 >= ?
-                    THEN ?::timestamptz END,
-                pin_open_guess = ?
+                pin_locked_until = CASE WHEN pin_locked_until IS NULL AND pin_failures + 1 >= ?
+                    AND (pin_open_guess IS DISTINCT FROM ? OR pin_open_at >= ?) THEN ?::timestamptz END,
+                pin_open_guess = ?, pin_open_at = ?
             WHERE id = ? AND (pin_locked_until IS NULL OR pin_locked_until <= ?)
             RETURNING pin_failures
             SQL, [
-            $guess, $guess, self::FAILURES_ALLOWED, $now->addMinutes(self::LOCKED_MINUTES)->toIso8601String(), $guess, $user->id,
-            $now->toIso8601String(),
+            $guess, $died, self::FAILURES_ALLOWED, $guess, $died, $now->addMinutes(self::LOCKED_MINUTES)->toIso8601String(), $guess,
+            $now->toIso8601ZuluString('millisecond'), $user->id, $now->toIso8601String(),
         ]);
 
         return is_object($counted) && isset($counted->pin_failures) ? Given::whole($counted->pin_failures) : throw $this->locked($user);

@@ -63,7 +63,7 @@ final class User extends Authenticatable implements HasLocalePreference, SpokenT
         'forgotten_at' => null,
     ];
 
-    protected $hidden = ['password', 'pin_hash', 'pin_open_guess', 'remember_token', 'totp_secret'];
+    protected $hidden = ['password', 'pin_hash', 'pin_open_guess', 'pin_open_at', 'remember_token', 'totp_secret'];
 
     protected function casts(): array
     {

@@ -5,7 +5,7 @@ DECLARE
     secret text[] := ARRAY['password', 'pin_hash', 'code_hash', 'totp_secret'];
     personal text[] := ARRAY['name', 'email', 'sis_id', 'born_on', 'guardian_acknowledged_on'];
     passing text[] := ARRAY['created_at', 'updated_at', 'last_seen_at', 'slowed_until', 'pin_failures', 'pin_locked_until',
-        'pin_open_guess', 'units', 'remember_token', 'pairing_id', 'totp_used_step'];
+        'pin_open_guess', 'pin_open_at', 'units', 'remember_token', 'pairing_id', 'totp_used_step'];
     was jsonb := CASE WHEN TG_OP = 'INSERT' THEN '{}'::jsonb ELSE to_jsonb(OLD) - passing END;
     is_now jsonb := CASE WHEN TG_OP = 'DELETE' THEN '{}'::jsonb ELSE to_jsonb(NEW) - passing END;
     named text := coalesce(is_now ->> TG_ARGV[0], was ->> TG_ARGV[0], '');

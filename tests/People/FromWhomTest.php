@@ -110,11 +110,12 @@ it('locks nobody out whose right PIN was counted and never answered, since the s
     Hash::swap($dies);
     foreach (range(1, 8) as $ignored) {
         expect(fn () => app(App\People\Pin::class)->confirm($by, '2468'))->toThrow(RuntimeException::class);
+        $this->travel(3)->seconds();
     }
     Hash::swap($alive);
     expect($by->refresh()->pin_failures)->toBe(1);
     app(App\People\Pin::class)->confirm($by, '2468');
-    // Another guess each time is another try, answered or not.
+    // Another guess each time is another try, answered or not; and so is the same at once.
     $dies->shouldReceive('check')->andThrow(new RuntimeException('killed'));
     Hash::swap($dies);
     foreach (['1111', '2222', '1111', '2222', '3333'] as $guess) {
@@ -122,4 +123,11 @@ it('locks nobody out whose right PIN was counted and never answered, since the s
     }
     Hash::swap($alive);
     expect(fn () => app(App\People\Pin::class)->confirm($by, '2468'))->toThrow(App\Support\Refusal::class, 'locked');
+    $other = $this->instructor();
+    Hash::swap($dies);
+    foreach (range(1, 5) as $ignored) {
+        expect(fn () => app(App\People\Pin::class)->confirm($other, '1111'))->toThrow(RuntimeException::class);
+    }
+    Hash::swap($alive);
+    expect(fn () => app(App\People\Pin::class)->confirm($other, '1111'))->toThrow(App\Support\Refusal::class, 'locked');
 });

@@ -68,7 +68,8 @@ final class PermitRequest extends FormRequest
      *
      * @param  'mm'|'in'  $units  of a length that names none
      * @return array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
-     *     statement: string, grace_days: int, later_days: int, further?: bool, machines: list<int>, signers: list<int>, supervisors?: list<int>}
+     *     statement: string, grace_days: int, later_days: int, further?: bool, machines: list<int>, signers: list<int>,
+     *     supervisors?: list<int>}
      */
     public function definition(string $code, string $units): array
     {
@@ -80,7 +81,8 @@ final class PermitRequest extends FormRequest
         $scope = $given['scope'];
 
         /** @var array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
-         *     statement: string, grace_days: int, later_days: int, further?: bool, machines: list<int>, signers: list<int>, supervisors?: list<int>} */
+         *     statement: string, grace_days: int, later_days: int, further?: bool, machines: list<int>, signers: list<int>,
+         *     supervisors?: list<int>} */
         return [
             ...array_diff_key($given, ['preview' => 0]),
             'code' => $code,
