@@ -154,7 +154,9 @@ it('is held for a dozen statements at most, and never while something is hashed,
 it('sees a file that is written while it is held, and what is sent', function (): void {
     [, , $bytes, $sent] = while_held(fn () => DB::transaction(function (): void {
         PowerLock::forRestriction();
-        file_put_contents(tempnam(sys_get_temp_dir(), 'lock'), '12345');
+        $file = (string) tempnam(sys_get_temp_dir(), 'lock');
+        file_put_contents($file, '12345');
+        unlink($file);
         event(new MessageSending(new Symfony\Component\Mime\Email));
     }));
     expect($bytes)->toBe(5)->and($sent)->toBe([MessageSending::class]);
