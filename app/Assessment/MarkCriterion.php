@@ -11,9 +11,7 @@ use App\Support\Refusal;
 use App\Workshop\Gauges\Gauge;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
-use MillStep\Core\Assessment\Criterion;
 use MillStep\Core\Assessment\Slip;
-use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
 
@@ -202,7 +200,7 @@ final class MarkCriterion
         if ($measured && $this->mayReadAgain($attempt, $criterion, $seat)) {
             return false;
         }
-        $stops = Criterion::stopsOn(Fields::of($criterion));
+        $stops = Sheet::stopsOn($criterion);
         $slip = $known->by_id === $by->id && self::isSlip($known, $given['made_at']);
         if ($slip || in_array($value['result'] ?? null, $stops, true)) {
             return $measured;

@@ -13,10 +13,10 @@ use App\Support\Given;
 use App\Support\SameContent;
 use App\Support\YamlText;
 use App\Workshop\Part;
+use MillStep\Core\Assessment\CriticalLinesAlone;
 use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
 use MillStep\Core\Assessment\Outcome;
 use MillStep\Core\Assessment\Personal;
-use MillStep\Core\Assessment\ScoreAssessment;
 use MillStep\Core\Assessment\Task;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
@@ -106,24 +106,21 @@ final class PublishSheet
     }
 
     /**
-     * What the file asks for beside the pass mark; else what the shop's policy does. As many prompts as there are lines of safety are
-     * always too many.
+     * What the file asks for beside the pass mark; else what the shop's policy does.
      *
      * @param  list<array<string, mixed>>  $criteria
-     * @return array<string, int>
+     * @return array<string, mixed>
      */
     private function gates(mixed $given, array $criteria): array
     {
-        $policy = $this->shop->policy();
         $safety = array_filter($criteria, static fn (array $one): bool => ($one['group'] ?? '') === 'safety');
         $seen = array_filter($criteria, static fn (array $one): bool => ($one['kind'] ?? '') !== 'measured');
-        $gates = [
-            'observed_pass_percent' => $policy->observedPassPercent, 'prompt_limit' => $policy->promptLimit,
-            'why_limit' => $policy->whyLimit, ...array_map(Given::whole(...), Given::fields($given)),
-        ];
-        $gates['prompt_limit'] = max(1, min($gates['prompt_limit'], count($safety)));
+        $policy = $this->shop->policy()->gates(count($safety));
 
-        return array_diff_key($gates, $seen === [] ? ['observed_pass_percent' => 0] : []);
+        return array_diff_key(
+            [...$policy, ...array_intersect_key(Given::fields($given), $policy)],
+            $seen === [] ? ['observed_pass_percent' => 0] : [],
+        );
     }
 
     /**
@@ -141,20 +138,13 @@ final class PublishSheet
             $fault->says,
         );
         try {
-            $mark = Given::whole($file->values['pass_mark_percent'] ?? 0);
-            $gates = array_map(Given::whole(...), Given::fields($file->values['gates'] ?? null));
-            ScoreAssessment::fromFields(Fields::of(Sheet::scored(array_map(static fn (array $criterion): array => array_diff_key(
-                ['result' => 'not_seen', ...$criterion],
-                ($criterion['kind'] ?? '') === 'judged' ? ['result' => 0] : [],
-            ), $criteria), $mark, $gates)));
-            // Whoever meets nothing but what would end it has not shown the work.
-            $careless = ScoreAssessment::fromFields(Fields::of(Sheet::scored(
-                array_map(self::careless(...), $criteria),
-                $mark,
-                $this->gates($gates, $criteria),
-            )))->compute();
-            if ($careless->outcome === Outcome::Passed) {
-                $faults[] = ContentFault::at($file->file, $file->lineOf('criteria'), 'nobody_fails', ['score' => $careless->scorePercent]);
+            $score = CriticalLinesAlone::score(Sheet::asked(
+                $criteria,
+                $file->values['pass_mark_percent'] ?? 0,
+                $this->gates($file->values['gates'] ?? null, $criteria),
+            ));
+            if ($score->outcome === Outcome::Passed) {
+                $faults[] = ContentFault::at($file->file, $file->lineOf('criteria'), 'nobody_fails', ['score' => $score->scorePercent]);
             }
         } catch (CoreException $fault) {
             $named = preg_match('/criteria\[(\d+)\]/', Given::text($fault->says->terms['key'] ?? null), $found) === 1
@@ -192,26 +182,6 @@ final class PublishSheet
         }
 
         return $faults;
-    }
-
-    /**
-     * A line as somebody leaves it who does only what would end the sheet else.
-     *
-     * @param  array<string, mixed>  $criterion
-     * @return array<string, mixed>
-     */
-    private static function careless(array $criterion): array
-    {
-        $critical = ($criterion['critical'] ?? false) === true;
-
-        return match ($criterion['kind'] ?? '') {
-            'observed' => [...$criterion, 'result' => $critical ? 'met' : 'not_met'],
-            'judged' => [...$criterion, 'result' => $critical ? $criterion['scale_max'] ?? 1 : 0],
-            default => [
-                ...array_intersect_key($criterion, ['id' => 0, 'kind' => 0, 'weight' => 0, 'critical' => 0, 'group' => 0]),
-                'verdict' => $critical ? 'in' : 'out',
-            ],
-        };
     }
 
     /**

@@ -55,8 +55,8 @@ final class Scoring
             $attempt->sheet->criteria,
         );
 
-        return ScoreAssessment::fromFields(Fields::of([
-            ...$attempt->sheet->forCore($lines), 'prompted_credit' => $this->policy()->promptedCredit,
+        return ScoreAssessment::fromFields(Sheet::asked($lines, $attempt->sheet->pass_mark_percent, [
+            ...$attempt->sheet->gates ?? [], 'prompted_credit' => $this->policy()->promptedCredit,
         ]));
     }
 

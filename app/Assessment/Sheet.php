@@ -10,6 +10,7 @@ use App\Workshop\Part;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use MillStep\Core\Assessment\Criterion;
 use MillStep\Core\Assessment\Personal;
 use MillStep\Core\Border\Fields;
 
@@ -98,32 +99,35 @@ final class Sheet extends Model
     }
 
     /**
-     * Its lines and what it asks for, as the core scores them.
+     * Lines and what is asked for, as the core scores them. A line of the group *safety* is one at which nobody should have to speak,
+     * one of *why* a reason that was asked for.
      *
-     * @param  list<array<string, mixed>>  $lines  with what was found for each
-     * @return array<string, mixed>
+     * @param  array<array<string, mixed>>  $lines  with what was found for each
+     * @param  mixed  $passMark  percent
+     * @param  array<string, mixed>  $more  gates, and what a prompt is worth
      */
-    public function forCore(array $lines): array
+    public static function asked(array $lines, mixed $passMark, array $more): Fields
     {
-        return self::scored($lines, $this->pass_mark_percent, $this->gates ?? []);
+        return Fields::of([
+            'criteria' => array_map(static fn (array $line): array => [
+                ...$line, 'safety' => ($line['group'] ?? '') === 'safety', 'why' => ($line['group'] ?? '') === 'why',
+            ], array_values($lines)),
+            'pass_mark_percent' => $passMark,
+            ...$more,
+        ]);
     }
 
     /**
-     * A line of the group *safety* is one at which nobody should have to speak, one of *why* a reason that was asked for.
+     * The results of a line that would end the assessment.
      *
-     * @param  list<array<string, mixed>>  $lines
-     * @param  array<string, int>  $gates
-     * @return array<string, mixed>
+     * @param  SheetCriterion  $criterion
+     * @return list<string|int>
+     *
+     * @throws \MillStep\Core\Border\InvalidInput when the line is not readable
      */
-    public static function scored(array $lines, int $passMark, array $gates): array
+    public static function stopsOn(array $criterion): array
     {
-        return [
-            'criteria' => array_map(static fn (array $line): array => [
-                ...$line, 'safety' => ($line['group'] ?? '') === 'safety', 'why' => ($line['group'] ?? '') === 'why',
-            ], $lines),
-            'pass_mark_percent' => $passMark,
-            ...$gates,
-        ];
+        return Criterion::stopsOn(Fields::of($criterion));
     }
 
     /** @throws \MillStep\Core\Border\InvalidInput when they make no sense */

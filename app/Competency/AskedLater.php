@@ -22,6 +22,8 @@ final class AskedLater
         'lesson' => 'lessons', 'guided' => 'guided', 'check' => 'checks', 'assessment' => 'assessments', 'prerequisite' => 'prerequisites',
     ];
 
+    private const LESSONS = ['lesson', 'guided'];
+
     /**
      * @param  array<string, mixed>  $before  the requirement that was in force
      * @param  array<string, mixed>  $after  as it is asked for now
@@ -29,15 +31,20 @@ final class AskedLater
      */
     public static function since(array $before, array $after, CarbonImmutable $now, int $days = self::DAYS): array
     {
-        $stood = array_column(self::known($before), null, 'name');
         $later = [];
         foreach (self::LISTS as $kind => $list) {
             foreach (Given::texts($after[$list] ?? []) as $what) {
-                $asked = in_array($what, Given::texts($before[$list] ?? []), true);
-                $later[] = $asked ? $stood["$kind:$what"]['later'] ?? null : [
+                // A lesson that is guided now and was not, or the other way round, was asked before.
+                $kinds = in_array($kind, self::LESSONS, true) ? self::LESSONS : [$kind];
+                $asked = array_filter($kinds, static fn (string $one): bool => in_array(
+                    $what,
+                    Given::texts($before[self::LISTS[$one]] ?? []),
+                    true,
+                ));
+                $later[] = $asked === [] ? [
                     'kind' => $kind, 'what' => $what, 'from' => $now->toIso8601ZuluString(),
                     'until' => $now->addDays($days)->toIso8601ZuluString(),
-                ];
+                ] : self::known($before, $kinds, $kind, $what);
             }
         }
         $earlier = array_diff(
@@ -54,18 +61,21 @@ final class AskedLater
     }
 
     /**
-     * @param  array<string, mixed>  $requirement
-     * @return list<array{name: string, later: Later}>
+     * @param  array<string, mixed>  $before
+     * @param  list<string>  $kinds  under which it may stand there
+     * @return Later|null with the span that it has
      */
-    private static function known(array $requirement): array
+    private static function known(array $before, array $kinds, string $kind, string $what): ?array
     {
-        return array_map(static function (array $one): array {
-            $later = array_map(Given::text(...), array_intersect_key($one, ['kind' => 0, 'what' => 0, 'from' => 0, 'until' => 0]));
+        foreach (Given::rows($before['later'] ?? []) as $one) {
+            if (($one['what'] ?? null) === $what && in_array($one['kind'] ?? null, $kinds, true)) {
+                return [
+                    'kind' => $kind, 'what' => $what, 'from' => Given::text($one['from'] ?? ''),
+                    'until' => Given::text($one['until'] ?? ''),
+                ];
+            }
+        }
 
-            return ['name' => ($later['kind'] ?? '').':'.($later['what'] ?? ''), 'later' => [
-                'kind' => $later['kind'] ?? '', 'what' => $later['what'] ?? '', 'from' => $later['from'] ?? '',
-                'until' => $later['until'] ?? '',
-            ]];
-        }, Given::rows($requirement['later'] ?? []));
+        return null;
     }
 }

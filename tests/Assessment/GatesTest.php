@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Assessment\PublishSheet;
 use App\Assessment\Scoring;
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
 use App\People\Role;
+use App\Support\FaultyContent;
+use App\Support\YamlText;
 use Illuminate\Support\Facades\DB;
-use MillStep\Core\Assessment\ScoreAssessment;
-use MillStep\Core\Border\Fields;
+use MillStep\Core\Assessment\CriticalLinesAlone;
 
 require_once __DIR__.'/marks.php';
 
@@ -38,14 +40,7 @@ it('is not yet passed by whoever meets no line but the critical ones, in any she
     $sheets = Sheet::query()->get();
     expect($sheets)->toHaveCount(12);
     foreach ($sheets as $sheet) {
-        $score = ScoreAssessment::fromFields(Fields::of($sheet->forCore(array_map(static fn (array $line): array => [
-            ...array_diff_key($line, ['measure' => 0]),
-            ...match ($line['kind']) {
-                'observed' => ['result' => $line['critical'] ? 'met' : 'not_met'],
-                'judged' => ['result' => $line['critical'] ? $line['scale_max'] : 0],
-                default => ['verdict' => $line['critical'] ? 'in' : 'out'],
-            },
-        ], $sheet->criteria))))->compute();
+        $score = CriticalLinesAlone::score(Sheet::asked($sheet->criteria, $sheet->pass_mark_percent, $sheet->gates));
         expect($score->outcome->value)->toBe('not_yet', "$sheet->code at $score->scorePercent %")
             ->and($score->reasons)->toContain('observed');
     }
@@ -77,16 +72,31 @@ it('keeps the gates of the version in which it was opened, and a version from be
 });
 
 it('is not published where nobody can fail', function (): void {
-    $this->policy(['observed_pass_percent' => 0]);
     $this->actingAs($this->person(Role::Lead));
     $sheet = $this->getJson('/api/assessment/sheets/PS-through-holes')->json();
-    $send = fn (int $mark) => $this->putJson('/api/assessment/sheets/PS-through-holes', [
-        'based_on' => $sheet['version'], 'title' => $sheet['written']['title'], 'pass_mark_percent' => $mark,
-        'change' => 'Softer', 'criteria' => array_map(
-            static fn (array $one): array => [...$one, 'group' => $one['group'] === 'measured' ? 'measured' : 'work'],
-            $sheet['written']['criteria'],
-        ), 'translations' => $sheet['written']['translations'],
+    // All but one of the watched lines are critical, and that one weighs little.
+    $send = fn (array $lighter) => $this->putJson('/api/assessment/sheets/PS-through-holes', [
+        'based_on' => $sheet['version'], 'title' => $sheet['written']['title'], 'pass_mark_percent' => 80, 'change' => 'Softer',
+        'criteria' => array_map(static fn (array $one): array => [
+            ...$one, 'critical' => ! in_array($one['id'], $lighter, true),
+        ], $sheet['written']['criteria']), 'translations' => $sheet['written']['translations'],
     ])->assertOk();
-    expect($send(50)->assertJsonPath('sheet', null)->json('faults.0.what.code'))->toBe('fault.content.nobody_fails');
-    $send(95)->assertJsonPath('faults', []);
+    expect($send(['clean'])->assertJsonPath('sheet', null)->json('faults.0.what.code'))->toBe('fault.content.nobody_fails');
+    $lines = collect($sheet['written']['criteria'])->where('kind', '!=', 'measured')->where('critical', false)->pluck('id')->all();
+    $send($lines)->assertJsonPath('faults', []);
+});
+
+it('takes no gate from a file that makes no sense, and none that nobody knows', function (): void {
+    $file = (string) file_get_contents(base_path('content/drill-press/sheets/through-holes.yaml'));
+    $publish = fn (string $gates) => app(PublishSheet::class)(YamlText::read('sheet.yaml', (string) preg_replace(
+        ['/^version: \d+/m', '/^criteria:/m'],
+        ['version: 40', "gates: $gates\ncriteria:"],
+        $file,
+    )));
+    foreach (['{observed_pass_percent: 101}', '{prompt_limit: 0}', '{why_limit: often}'] as $wrong) {
+        expect(fn () => $publish($wrong))->toThrow(FaultyContent::class);
+    }
+    expect($publish('{prompt_limit: 5, luck: 3}')->gates)->toEqual(
+        ['observed_pass_percent' => 80, 'prompt_limit' => 5, 'why_limit' => 2],
+    );
 });

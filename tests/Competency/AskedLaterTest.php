@@ -58,6 +58,18 @@ it('keeps the day from which something is asked when the same is defined again, 
     expect($this->permit()->requirement)->not->toHaveKey('later');
 });
 
+it('spares nobody a lesson that was asked before and is only guided now', function (): void {
+    $asked = $this->permit()->requirement;
+    $pupil = $this->person();
+    bring($pupil, 2, $this->by);
+    $this->travel(1)->minutes();
+    ($this->define)(['guided' => [], 'lessons' => [...$asked['lessons'], ...$asked['guided']]]);
+    expect($this->permit()->requirement)->not->toHaveKey('later')
+        ->and(($this->place)($pupil)->toArray()['next'])->toContain('lesson:'.$asked['guided'][0]);
+    ($this->define)($asked);
+    expect($this->permit()->requirement)->not->toHaveKey('later');
+});
+
 it('asks of everybody at once where nobody is to be spared', function (): void {
     $seen = ($this->define)($this->more, 0);
     expect(array_column($seen['affected'], 'name'))->toContain($this->learner->name);

@@ -11,9 +11,7 @@ use App\Assessment\Seat;
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
 use App\Assessment\Viewer;
-use MillStep\Core\Assessment\Criterion;
 use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
-use MillStep\Core\Border\Fields;
 
 /**
  * One criterion with what was found for it, as far as whoever looks may see it.
@@ -41,7 +39,7 @@ final readonly class CriterionShown
             ...array_intersect_key($criterion, array_flip([
                 'id', 'group', 'kind', 'weight', 'critical', 'critical_prompt_stops', 'text', 'scale_max', 'hole', 'lesson',
             ])),
-            'stops_on' => Criterion::stopsOn(Fields::of($criterion)),
+            'stops_on' => Sheet::stopsOn($criterion),
             ...(isset($criterion['levels']) ? ['levels' => (object) $criterion['levels']] : []),
             'mark' => $verdict === null ? null : self::mark($verdict, $this->viewer),
             'before' => $mine ? array_map(self::before(...), $marks->before($criterion['id'], $seat)) : [],

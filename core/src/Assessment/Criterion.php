@@ -14,37 +14,42 @@ final readonly class Criterion
 {
     private const OBSERVED = ['met', 'prompted', 'not_met', 'not_seen'];
 
+    /** @param  string|null  $level  as it was seen: met, prompted, not_met, not_seen; of a judged line `nothing` where it got no point */
     private function __construct(
         public string $id,
         public float $weight,
         public ?float $credit,
         public CriterionKind $kind,
-        public bool $stops = false,
-        public bool $failsMeasurement = false,
-        public bool $prompted = false,
-        public bool $notMet = false,
-        private bool $must = false,
-        private bool $safety = false,
-        private bool $why = false,
+        public bool $stops,
+        public bool $failsMeasurement,
+        private ?string $level,
+        private bool $must,
+        private bool $safety,
+        private bool $why,
     ) {
     }
 
     /** Without it nobody passes, whatever the score. */
     public function lacksWhatItMust(): bool
     {
-        return $this->must && $this->notMet;
+        return $this->must && $this->isNotMet();
     }
 
     /** A line of safety at which somebody had to speak. */
     public function neededWords(): bool
     {
-        return $this->safety && $this->kind === CriterionKind::Observed && ($this->prompted || $this->notMet);
+        return $this->safety && in_array($this->level, ['prompted', 'not_met'], true);
     }
 
     /** A reason that was asked for and not known. */
     public function knewNotWhy(): bool
     {
-        return $this->why && $this->notMet;
+        return $this->why && $this->isNotMet();
+    }
+
+    private function isNotMet(): bool
+    {
+        return in_array($this->level, ['not_met', 'nothing'], true);
     }
 
     /** Watched or judged, not measured. */
@@ -56,16 +61,26 @@ final readonly class Criterion
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields, float $promptedCredit): self
     {
-        $id = $fields->text('id');
-        $weight = $fields->positive('weight');
-        $critical = $fields->flag('critical', false);
         $kind = CriterionKind::from($fields->choice('kind', array_column(CriterionKind::cases(), 'value')));
-
-        return match ($kind) {
-            CriterionKind::Observed => self::observed($fields, $id, $weight, $critical, $promptedCredit),
-            CriterionKind::Judged => self::judged($fields, $id, $weight, $critical),
-            CriterionKind::Measured => self::measured($fields, $id, $weight, $critical),
+        $critical = $fields->flag('critical', false);
+        [$credit, $level, $ends] = match ($kind) {
+            CriterionKind::Observed => self::observed($fields, $promptedCredit),
+            CriterionKind::Judged => self::judged($fields),
+            CriterionKind::Measured => self::measured($fields),
         };
+
+        return new self(
+            $fields->text('id'),
+            $fields->positive('weight'),
+            $credit,
+            $kind,
+            $critical && $ends && $kind !== CriterionKind::Measured,
+            $critical && $ends && $kind === CriterionKind::Measured,
+            $level,
+            $fields->flag('must', false),
+            $fields->flag('safety', false),
+            $fields->flag('why', false),
+        );
     }
 
     /**
@@ -89,68 +104,58 @@ final readonly class Criterion
         ));
     }
 
-    private static function observed(Fields $fields, string $id, float $weight, bool $critical, float $promptedCredit): self
+    /**
+     * @return array{float|null, string, bool} credit, level, and whether it ends a critical line
+     *
+     * @throws InvalidInput
+     */
+    private static function observed(Fields $fields, float $promptedCredit): array
     {
-        $result = $fields->choice('result', self::OBSERVED, 'not_seen');
+        $level = $fields->choice('result', self::OBSERVED, 'not_seen');
         $promptStops = $fields->flag('critical_prompt_stops', false);
-        $credit = match ($result) {
+
+        return [match ($level) {
             'met' => 1.0,
             'prompted' => $promptedCredit,
             'not_met' => 0.0,
             default => null,
-        };
-
-        return new self(
-            $id,
-            $weight,
-            $credit,
-            CriterionKind::Observed,
-            stops: $critical && ($result === 'not_met' || ($result === 'prompted' && $promptStops)),
-            prompted: $result === 'prompted',
-            notMet: $result === 'not_met',
-            must: $fields->flag('must', false),
-            safety: $fields->flag('safety', false),
-            why: $fields->flag('why', false),
-        );
+        }, $level, $level === 'not_met' || ($level === 'prompted' && $promptStops)];
     }
 
-    /** A critical one at 0 is not met, and ends it as an observed one does. */
-    private static function judged(Fields $fields, string $id, float $weight, bool $critical): self
+    /**
+     * A critical one at 0 is not met, and ends it as an observed one does.
+     *
+     * @return array{float|null, string|null, bool}
+     *
+     * @throws InvalidInput
+     */
+    private static function judged(Fields $fields): array
     {
         $scale = $fields->integer('scale_max', 1);
-        if (! $fields->has('result')) {
-            return new self($id, $weight, null, CriterionKind::Judged);
-        }
-        $value = $fields->integer('result', 0, $scale);
+        $value = $fields->has('result') ? $fields->integer('result', 0, $scale) : null;
 
-        return new self(
-            $id,
-            $weight,
-            $value / $scale,
-            CriterionKind::Judged,
-            stops: $critical && $value === 0,
-            notMet: $value === 0,
-            must: $fields->flag('must', false),
-            safety: $fields->flag('safety', false),
-            why: $fields->flag('why', false),
-        );
+        return [$value === null ? null : $value / $scale, $value === 0 ? 'nothing' : null, $value === 0];
     }
 
-    /** By its value and limits, or by the verdict that its readings came to. */
-    private static function measured(Fields $fields, string $id, float $weight, bool $critical): self
+    /**
+     * By its value and limits, or by the verdict that its readings came to.
+     *
+     * @return array{float|null, null, bool}
+     *
+     * @throws InvalidInput
+     */
+    private static function measured(Fields $fields): array
     {
-        if (! $fields->has('value_mm') && ! $fields->has('verdict')) {
-            return new self($id, $weight, null, CriterionKind::Measured);
-        }
-        $verdict = $fields->has('verdict')
-            ? Verdict::from($fields->choice('verdict', array_column(Verdict::cases(), 'value')))
-            : JudgeMeasurement::fromFields($fields)->compute()->verdict;
-        $credit = match ($verdict) {
+        $verdict = match (true) {
+            $fields->has('verdict') => Verdict::from($fields->choice('verdict', array_column(Verdict::cases(), 'value'))),
+            $fields->has('value_mm') => JudgeMeasurement::fromFields($fields)->compute()->verdict,
+            default => Verdict::Doubtful,
+        };
+
+        return [match ($verdict) {
             Verdict::In => 1.0,
             Verdict::Out => 0.0,
             Verdict::Doubtful => null,
-        };
-
-        return new self($id, $weight, $credit, CriterionKind::Measured, failsMeasurement: $critical && $verdict === Verdict::Out);
+        }, null, $verdict === Verdict::Out];
     }
 }

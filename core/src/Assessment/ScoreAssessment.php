@@ -40,8 +40,9 @@ final readonly class ScoreAssessment implements Operation
         $stoppedBy = $ids(static fn (Criterion $one): bool => $one->stops);
         $open = $ids(static fn (Criterion $one): bool => $one->credit === null);
         $failedBy = $ids(static fn (Criterion $one): bool => $one->failsMeasurement);
-        $score = self::percent($this->criteria) ?? 0.0;
-        $observed = self::percent(array_filter($this->criteria, static fn (Criterion $one): bool => $one->isSeen()));
+        $score = self::percent($this->criteria);
+        $seen = array_filter($this->criteria, static fn (Criterion $one): bool => $one->isSeen());
+        $observed = $seen === [] ? null : self::percent($seen);
         $gates = $this->gates->holdingBack($this->criteria, $observed);
         // In the order of the border: score, observed, out, then the others.
         $because = [
@@ -72,9 +73,9 @@ final readonly class ScoreAssessment implements Operation
     /**
      * What was earned of what could be, to one decimal; what is open counts 0.
      *
-     * @param  array<Criterion>  $criteria
+     * @param  non-empty-array<Criterion>  $criteria
      */
-    private static function percent(array $criteria): ?float
+    private static function percent(array $criteria): float
     {
         $earned = $possible = 0.0;
         foreach ($criteria as $criterion) {
@@ -82,7 +83,7 @@ final readonly class ScoreAssessment implements Operation
             $earned += $criterion->weight * ($criterion->credit ?? 0.0);
         }
 
-        return $criteria === [] ? null : round(100 * $earned / $possible, 1);
+        return round(100 * $earned / $possible, 1);
     }
 
     /**

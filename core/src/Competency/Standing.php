@@ -31,7 +31,10 @@ final readonly class Standing implements Operation
             }
         }
 
-        return new self($fields->instant('now'), $requirement, Ledger::history($fields), $prerequisites);
+        // The shop's own is read as it was written; an account of what happened by its dates.
+        $ledger = $fields->flag('own_ledger', false) ? Ledger::fromFields($fields) : Ledger::history($fields);
+
+        return new self($fields->instant('now'), $requirement, $ledger, $prerequisites);
     }
 
     public function compute(): LadderPlace
@@ -46,15 +49,18 @@ final readonly class Standing implements Operation
         $lapsed = $record->signature === null ? null : $this->lapse($record, $record->signature, $asked->requirement);
         // What is overdue takes a signature away, not what was climbed before it was asked.
         if ($asked->overdue !== [] && $record->signature !== null) {
-            [$stage] = $this->climb($record, $lapsed === null, $asked->requirement->without($asked->overdue));
-            if ($stage->value >= Stage::Drilled->value) {
-                return new LadderPlace(Stage::Drilled, $record->held(), $lapsed ?? Lapse::Requirement, [
+            [$stage] = $this->climb($record, $asked->requirement->without($asked->overdue));
+            if ($stage === Stage::Drilled) {
+                return new LadderPlace($stage, $record->held(), $lapsed ?? Lapse::Requirement, [
                     ...array_map(static fn (Later $one): Need => $one->need(), $asked->overdue),
                     ...($lapsed === null ? [] : [Need::signOff()]),
                 ], $asked->due);
             }
         }
-        [$stage, $next] = $this->climb($record, $record->signature !== null && $lapsed === null, $asked->requirement);
+        [$stage, $next] = $this->climb($record, $asked->requirement);
+        if ($stage === Stage::Drilled) {
+            [$stage, $next] = $record->signature !== null && $lapsed === null ? [Stage::Tapped, []] : [$stage, [Need::signOff()]];
+        }
 
         return new LadderPlace($stage, $record->held(), $lapsed, $next, $asked->due);
     }
@@ -74,12 +80,12 @@ final readonly class Standing implements Operation
             NeedKind::Check => ($record->checks[$need->what] ?? false) === true,
             NeedKind::Rehearsal => isset($record->rehearsals[$need->what]),
             NeedKind::Assessment => ($record->assessments[$need->what] ?? null) === 'passed',
-            default => false,
+            default => throw new \LogicException((string) $need),
         };
     }
 
-    /** @return array{Stage, list<Need>} the stage reached and what the next one still needs */
-    private function climb(Record $record, bool $signedOff, Requirement $asked): array
+    /** @return array{Stage, list<Need>} the stage reached without a signature, and what the next one still needs */
+    private function climb(Record $record, Requirement $asked): array
     {
         $missing = fn (NeedKind $kind): array => array_values(array_filter(
             array_map(static fn (string $what): Need => Need::of($kind, $what), $asked->listed($kind)),
@@ -95,7 +101,6 @@ final readonly class Standing implements Operation
                 ...$missing(NeedKind::Guided),
             ],
             $missing(NeedKind::Assessment),
-            $signedOff ? [] : [Need::signOff()],
         ];
         foreach ($needs as $stage => $open) {
             if ($open !== []) {
@@ -103,7 +108,7 @@ final readonly class Standing implements Operation
             }
         }
 
-        return [Stage::Tapped, []];
+        return [Stage::Drilled, []];
     }
 
     private function lapse(Record $record, Signature $signature, Requirement $asked): ?Lapse

@@ -100,7 +100,7 @@ final class PolicySettings
             'recall_questions_a_day' => self::number('assessing', 'count', 5, 0, 30, 'retake'),
             'sheet_wait_hours' => self::number('assessing', 'count', 12, 0, 720, 'retake'),
             'sheet_exercises' => self::number('assessing', 'count', 1, 0, 20, 'retake'),
-            'observed_pass_percent' => self::number('assessing', 'count', 80, 0, 100, 'gates'),
+            'observed_pass_percent' => self::number('assessing', 'count', 80, 80, 100, 'gates'),
             'prompt_limit' => self::number('assessing', 'count', 3, 1, 20, 'gates'),
             'why_limit' => self::number('assessing', 'count', 2, 1, 10, 'gates'),
             'prompted_credit' => self::number('assessing', 'ratio', 0.5, 0, 1, 'score'),

@@ -166,6 +166,20 @@ final readonly class ShopPolicy
      *
      * @throws \OutOfBoundsException for one that there is not
      */
+    /**
+     * What a sheet asks for beside its pass mark where its file says nothing. As many prompts as it has lines of safety are too many.
+     *
+     * @return array{observed_pass_percent: int, prompt_limit: int, why_limit: int}
+     */
+    public function gates(int $safetyLines): array
+    {
+        return [
+            'observed_pass_percent' => $this->observedPassPercent,
+            'prompt_limit' => max(1, min($this->promptLimit, $safetyLines)),
+            'why_limit' => $this->whyLimit,
+        ];
+    }
+
     public function process(string $name): Process
     {
         return $this->processes[$name] ?? throw new \OutOfBoundsException("No operation is called $name.");

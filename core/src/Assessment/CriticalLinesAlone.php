@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace MillStep\Core\Assessment;
+
+use MillStep\Core\Border\Fields;
+use MillStep\Core\Border\InvalidInput;
+
+/** What somebody comes to who meets the critical lines of a sheet and no other: a sheet that they pass is one on which nobody can fail. */
+final class CriticalLinesAlone
+{
+    /**
+     * @param  Fields  $fields  as `score_assessment` has them, without results
+     *
+     * @throws InvalidInput
+     */
+    public static function score(Fields $fields): Score
+    {
+        return ScoreAssessment::fromFields(Fields::of([
+            ...$fields->toArray(), 'criteria' => array_map(self::left(...), $fields->objects('criteria', 1)),
+        ]))->compute();
+    }
+
+    /**
+     * @return array<mixed>
+     *
+     * @throws InvalidInput
+     */
+    private static function left(Fields $line): array
+    {
+        $critical = $line->flag('critical', false);
+        $plain = array_diff_key($line->toArray(), ['value_mm' => 0, 'result' => 0]);
+
+        return match (CriterionKind::tryFrom($line->text('kind'))) {
+            CriterionKind::Observed => [...$plain, 'result' => $critical ? 'met' : 'not_met'],
+            CriterionKind::Judged => [...$plain, 'result' => $critical ? $line->integer('scale_max', 1) : 0],
+            CriterionKind::Measured => [...$plain, 'verdict' => $critical ? 'in' : 'out'],
+            // Whatever it is, the score says what is wrong with it.
+            null => $plain,
+        };
+    }
+}
