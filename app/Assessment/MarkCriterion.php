@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Assessment;
 
 use App\Assessment\Events\CriterionMarked;
+use App\Competency\RecordEntry;
 use App\People\User;
 use App\Policy\ShopNow;
 use App\Support\Refusal;
@@ -27,8 +28,11 @@ use MillStep\Core\Border\Length;
  */
 final class MarkCriterion
 {
-    public function __construct(private readonly Scoring $scoring, private readonly ShopNow $shop)
-    {
+    public function __construct(
+        private readonly Scoring $scoring,
+        private readonly ShopNow $shop,
+        private readonly RecordEntry $record,
+    ) {
     }
 
     /**
@@ -58,6 +62,7 @@ final class MarkCriterion
             if ($anew === null) {
                 return $attempt;
             }
+            $seat === Seat::Assessor && $this->goesOnWith($attempt, $by);
             $line = Mark::add([
                 'id' => $given['id'], 'attempt_id' => $attempt->id, 'criterion' => $criterion['id'], 'seat' => $seat, 'kind' => $kind,
                 'value' => $anew ? [...$value, 'anew' => true] : $value,
@@ -66,23 +71,51 @@ final class MarkCriterion
                 'recorded_at' => CarbonImmutable::now(), 'why' => ($given['why'] ?? '') === '' ? null : $given['why'],
             ]);
             $attempt->add($line, $by, $gauge);
-            $this->stopOrGoOn($attempt);
+            $this->stopOrGoOn($attempt, $by);
             CriterionMarked::dispatch($attempt->id, $attempt->learner_id);
 
             return $attempt;
         });
     }
 
-    /** A sheet is stopped by its first slip; where that is taken back in time, it goes on. */
-    public function stopOrGoOn(SheetAttempt $attempt): void
+    /**
+     * A sheet is stopped by its first slip; where that is taken back in time, it goes on. Both are on record.
+     *
+     * @param  bool  $undone  whether it is on record already that a mark was taken back
+     */
+    public function stopOrGoOn(SheetAttempt $attempt, User $by, bool $undone = false): void
     {
         $stops = $this->scoring->score($attempt)->stoppedBy;
-        if ($attempt->stopped_by === null ? $stops !== [] : ! in_array($attempt->stopped_by, $stops, true)) {
-            $by = $stops[0] ?? null;
-            $attempt->update([
-                'stopped_at' => $by === null ? null : $attempt->marks()->verdict($by)?->made_at, 'stopped_by' => $by,
-            ]);
+        $stopped = $attempt->stopped_by;
+        if ($stopped === null ? $stops === [] : in_array($stopped, $stops, true)) {
+            return;
         }
+        $line = $stops[0] ?? null;
+        $attempt->update(['stopped_at' => $line === null ? null : $attempt->marks()->verdict($line)?->made_at, 'stopped_by' => $line]);
+        if ($stopped !== null && ! $undone) {
+            $this->record($attempt, 'mark_undone', $by, ['criterion' => $stopped]);
+        }
+        if ($line !== null) {
+            $this->record($attempt, 'sheet_stopped', $by, ['criterion' => $line]);
+        }
+    }
+
+    /** @param  array<string, mixed>  $more */
+    public function record(SheetAttempt $attempt, string $type, User $by, array $more = []): void
+    {
+        ($this->record)($attempt->learner, null, $type, [...$attempt->named(), ...$more], $by);
+    }
+
+    /** Whoever marks a sheet that somebody else opened, or on a later day, has opened it again. */
+    private function goesOnWith(SheetAttempt $attempt, User $by): void
+    {
+        $hours = $this->shop->policy()->hours;
+        $day = static fn (CarbonImmutable $at): string => $hours->dateAt($at);
+        $now = [$by->id, $day(CarbonImmutable::now())];
+        $known = $now === [$attempt->assessor_id, $day($attempt->started_at)] || $attempt->lines->contains(
+            static fn (Mark $line): bool => $line->seat === Seat::Assessor && $now === [$line->by_id, $day($line->recorded_at)],
+        );
+        $known || $this->record($attempt, 'sheet_reopened', $by);
     }
 
     /** @throws Refusal */

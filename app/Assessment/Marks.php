@@ -25,17 +25,25 @@ final class Marks
     /** @var array<string, list<Mark>> */
     private array $notes = [];
 
+    /** @var array<string, Mark> what was said of the outcome, by kind; of the learner's word the learner's own */
+    private array $said = [];
+
+    /** How often somebody has marked or measured, whatever became of it. */
+    private int $made = 0;
+
     /** @param  iterable<Mark>  $marks  in the order in which they were recorded */
     public function __construct(iterable $marks)
     {
         foreach ($marks as $mark) {
             $at = self::at($mark->criterion, $mark->seat);
+            $this->made += in_array($mark->kind, ['verdict', 'reading', 'declined'], true) ? 1 : 0;
             match ($mark->kind) {
                 'verdict' => $this->verdicts[$at][] = $mark,
                 'reading' => $this->read($at, $mark),
                 'declined' => $this->declined[$at] = $mark,
                 'undone' => $this->undo($at, $mark->value['mark'] ?? ''),
                 'note' => $this->notes[$mark->criterion][] = $mark,
+                'answered', 'appealed', 'appeal_answered' => $this->said[$mark->kind] = $mark,
             };
         }
     }
@@ -80,10 +88,20 @@ final class Marks
         return $before;
     }
 
-    /** Nothing was marked, measured or noted by anybody. */
-    public function isEmpty(): bool
+    /** How often somebody has marked or measured, also where it was taken back. */
+    public function made(): int
     {
-        return array_filter([...$this->verdicts, ...$this->readings, ...$this->aside, ...$this->notes]) === [];
+        return $this->made;
+    }
+
+    /**
+     * What was said of the outcome: the learner's word, an appeal, and what another assessor answers to it.
+     *
+     * @param  'answered'|'appealed'|'appeal_answered'  $kind
+     */
+    public function said(string $kind): ?Mark
+    {
+        return $this->said[$kind] ?? null;
     }
 
     /** A correction begins anew; a reading without one is taken beside those before it. */

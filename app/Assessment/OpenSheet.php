@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assessment;
 
+use App\Competency\RecordEntry;
 use App\People\User;
 use App\Policy\Policy;
 use App\Support\Refusal;
@@ -15,7 +16,7 @@ final class OpenSheet
 {
     private const MOST_SEED = 2_147_483_647;
 
-    public function __construct(private readonly Again $again)
+    public function __construct(private readonly Again $again, private readonly RecordEntry $record)
     {
     }
 
@@ -37,14 +38,20 @@ final class OpenSheet
                 ->whereHas('sheet', static fn ($query) => $query->where('code', $sheet->code))->first();
             $open === null && $this->mayBeTriedAgain($learner, $sheet->code);
 
-            return $open ?? SheetAttempt::query()->create([
+            if ($open !== null) {
+                return $open;
+            }
+            $attempt = SheetAttempt::query()->create([
                 'id' => $id,
                 'sheet_id' => $sheet->id,
                 'learner_id' => $learner->id,
                 'assessor_id' => $assessor->id,
                 'started_at' => CarbonImmutable::now(),
                 'seed' => random_int(1, self::MOST_SEED),
-            ]);
+            ])->setRelation('sheet', $sheet);
+            ($this->record)($learner, null, 'sheet_opened', $attempt->named(), $assessor);
+
+            return $attempt;
         });
     }
 

@@ -15,6 +15,10 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use MillStep\Core\Assessment\AppealAnswer;
+use MillStep\Core\Assessment\Outcome;
+use MillStep\Core\Assessment\PutAwayBecause;
+use MillStep\Core\Assessment\TryEnded;
 use MillStep\Core\Border\Length;
 
 /**
@@ -30,6 +34,8 @@ use MillStep\Core\Border\Length;
  * @property CarbonImmutable|null $cancelled_at
  * @property string|null $cancelled_because
  * @property int|null $cancelled_by
+ * @property PutAwayBecause|null $put_away_because  null of one put away before that was asked: such a one is no try
+ * @property int|null $put_away_marks  how many it had
  * @property int $seed  of the learner's own dimensions
  * @property CarbonImmutable|null $stopped_at
  * @property string|null $stopped_by  the criterion
@@ -42,6 +48,7 @@ use MillStep\Core\Border\Length;
  * @property Collection<int, Mark> $lines
  * @property Collection<int, Photo> $photos
  * @property User|null $second
+ * @property User|null $cancelledBy
  * @property Sheet $sheet
  * @property User $learner
  * @property User $assessor
@@ -61,7 +68,8 @@ final class SheetAttempt extends Model
 
     protected $attributes = [
         'outcome' => null, 'score_percent' => null, 'concluded_at' => null, 'cancelled_at' => null, 'cancelled_because' => null,
-        'cancelled_by' => null, 'stopped_at' => null, 'stopped_by' => null, 'second_id' => null, 'second_done_at' => null,
+        'cancelled_by' => null, 'put_away_because' => null, 'put_away_marks' => null,
+        'stopped_at' => null, 'stopped_by' => null, 'second_id' => null, 'second_done_at' => null,
         'second_agrees' => null, 'second_says' => null, 'part_code' => null, 'answers' => '{}', 'seed' => 1,
     ];
 
@@ -76,6 +84,7 @@ final class SheetAttempt extends Model
             'started_at' => 'immutable_datetime',
             'concluded_at' => 'immutable_datetime',
             'cancelled_at' => 'immutable_datetime',
+            'put_away_because' => PutAwayBecause::class,
             'stopped_at' => 'immutable_datetime',
             'second_done_at' => 'immutable_datetime',
             'second_agrees' => 'boolean',
@@ -117,6 +126,19 @@ final class SheetAttempt extends Model
         return self::query()->whereNull('concluded_at')->whereNull('cancelled_at');
     }
 
+    /** How it ended, where that counts as a try: put away with a mark it does, and without one it never was. */
+    public function ended(): ?TryEnded
+    {
+        if ($this->concluded_at !== null) {
+            $try = TryEnded::concluded(Outcome::from((string) $this->outcome), $this->concluded_at);
+            $answer = $this->marks()->said('appeal_answered')->value['answer'] ?? null;
+
+            return $answer === AppealAnswer::TryAgain->value ? $try->forgiven() : $try;
+        }
+
+        return $this->cancelled_at === null || ($this->put_away_marks ?? 0) === 0 ? null : TryEnded::putAway($this->cancelled_at);
+    }
+
     public function isOpen(): bool
     {
         return $this->concluded_at === null && $this->cancelled_at === null;
@@ -153,6 +175,21 @@ final class SheetAttempt extends Model
         return $this->personal ??= $this->sheet->ranges()->draw($this->seed);
     }
 
+    /** @return array{assessment: string, version: int, attempt: string} as the ledger names it */
+    public function named(): array
+    {
+        return ['assessment' => $this->sheet->code, 'version' => $this->sheet->version, 'attempt' => $this->id];
+    }
+
+    /** Whether somebody has assessed it, in any seat: opened, marked, watched or concluded. */
+    public function hadAHandIn(User $user): bool
+    {
+        return in_array($user->id, [$this->assessor_id, $this->second_id], true) || $this->lines->contains(
+            static fn (Mark $line): bool => $line->by_id === $user->id && $line->seat !== Seat::Learner
+                && $line->kind !== 'appeal_answered',
+        );
+    }
+
     public function isSecond(User $user): bool
     {
         return $this->second_id === $user->id;
@@ -180,6 +217,12 @@ final class SheetAttempt extends Model
     public function second(): BelongsTo
     {
         return $this->belongsTo(User::class, 'second_id');
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function cancelledBy(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'cancelled_by');
     }
 
     /** @return BelongsTo<Sheet, $this> */

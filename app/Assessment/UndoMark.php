@@ -42,7 +42,8 @@ final class UndoMark
                 'made_at' => $at, 'recorded_at' => CarbonImmutable::now(),
             ]);
             $attempt->add($line, $by);
-            $this->mark->stopOrGoOn($attempt);
+            $this->mark->record($attempt, 'mark_undone', $by, ['criterion' => $mark->criterion]);
+            $this->mark->stopOrGoOn($attempt, $by, undone: true);
             CriterionMarked::dispatch($attempt->id, $attempt->learner_id);
 
             return $attempt;

@@ -9,6 +9,8 @@ use App\Assessment\Http\PhotoController;
 use App\Assessment\Http\SecondController;
 use App\Assessment\Http\SheetController;
 use App\Assessment\Http\SheetWritingController;
+use App\Assessment\Http\TriesController;
+use App\Assessment\Http\WordController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('auth')->group(function (): void {
@@ -20,6 +22,7 @@ Route::middleware('auth')->group(function (): void {
     Route::post('attempts/{attempt}/marks/{mark}/undo', [MarkController::class, 'undo']);
     Route::post('attempts/{attempt}/notes', [MarkController::class, 'note'])->can('teach');
     Route::post('attempts/{attempt}/photos', [PhotoController::class, 'store'])->can('teach');
+    Route::get('tries', TriesController::class)->can('audit');
     Route::get('parts/{code}', [PartController::class, 'show'])->middleware('throttle:30,1');
     Route::get('learners/{learner}/measuring', [MeasuredController::class, 'learner'])->can('view-record', 'learner');
     Route::get('gauges/{gauge}/repeatability', [MeasuredController::class, 'gauge'])->can('teach');
@@ -29,6 +32,9 @@ Route::middleware('auth')->group(function (): void {
     Route::get('photos/{photo}', [PhotoController::class, 'show']);
     Route::put('attempts/{attempt}/second', [SecondController::class, 'take'])->can('teach');
     Route::post('attempts/{attempt}/second', [SecondController::class, 'say'])->can('teach');
+    Route::post('attempts/{attempt}/answer', [WordController::class, 'answer']);
+    Route::post('attempts/{attempt}/appeal', [WordController::class, 'appeal']);
+    Route::post('attempts/{attempt}/appeal/answer', [WordController::class, 'answerAppeal'])->can('teach');
     Route::post('attempts/{attempt}/conclusion', [SheetController::class, 'conclude'])->can('teach');
     Route::post('attempts/{attempt}/cancellation', [SheetController::class, 'cancel'])->can('teach');
 });

@@ -6,8 +6,6 @@ namespace App\Providers;
 
 use App\Assessment\Listeners\DeletePhotos;
 use App\Competency\Events\EntryCorrected;
-use App\Competency\Events\LedgerBroken;
-use App\Competency\Events\LedgerDoubtful;
 use App\Competency\Events\PermitDefined;
 use App\Competency\Events\PermitHeld;
 use App\Competency\Events\PermitRevoked;
@@ -19,10 +17,7 @@ use App\Content\WhatIsTaught;
 use App\Gate\Badges;
 use App\Gate\Device;
 use App\Gate\Events\BadgeEnded;
-use App\Gate\Events\BadgesGuessed;
-use App\Gate\Events\ClockSetBack;
 use App\Gate\Events\PresenceChanged;
-use App\Gate\Events\TokenReused;
 use App\Gate\Listeners\ReviewOpenTurns;
 use App\Gate\MachinePolicy;
 use App\Gate\PresentNow;
@@ -31,7 +26,6 @@ use App\Gate\TurnsEnding;
 use App\Language\Speech;
 use App\Learning\Events\LessonPublished;
 use App\Learning\Events\LookAsked;
-use App\Learning\Events\LookDisowned;
 use App\Learning\LessonCases;
 use App\Live\Push;
 use App\People\BadgeDesk;
@@ -52,6 +46,7 @@ use App\Practice\Events\PracticeLogged;
 use App\Records\Listeners\AlertLead;
 use App\Records\Listeners\WriteToWhoTeaches;
 use App\Support\QuietConnection;
+use App\Support\RaisesAlert;
 use App\Workshop\Events\MachineTakenOutOfService;
 use App\Workshop\Events\PolicyChanged;
 use App\Workshop\Machine;
@@ -173,11 +168,7 @@ final class MillStepServiceProvider extends ServiceProvider
             LessonPublished::class,
         ], ReviewOpenTurns::class);
         Event::listen([LookAsked::class, PracticeLogged::class], WriteToWhoTeaches::class);
-        Event::listen(
-            [LedgerBroken::class, LedgerDoubtful::class, BadgesGuessed::class, ClockSetBack::class, TokenReused::class,
-                LookDisowned::class],
-            AlertLead::class,
-        );
+        Event::listen(RaisesAlert::class, AlertLead::class);
         Event::listen(PersonForgotten::class, DeletePhotos::class);
         Event::listen('App\\*', Push::class);
         // The database writes down who changed what (records_audit); here it is told who.

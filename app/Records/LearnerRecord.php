@@ -6,6 +6,7 @@ namespace App\Records;
 
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
+use App\Assessment\Tries\TryShown;
 use App\Competency\Anchors;
 use App\Competency\LedgerEntry;
 use App\Competency\Permit;
@@ -66,7 +67,7 @@ final class LearnerRecord
         $this->sheets = Sheet::query()->orderBy('version')->get()->keyBy('code')->toBase();
         $this->checkAttempts = CheckAttempt::query()->with('check')->where('learner_id', $learner->id)
             ->orderBy('started_at')->get()->toBase();
-        $this->sheetAttempts = SheetAttempt::query()->with('sheet')->where('learner_id', $learner->id)
+        $this->sheetAttempts = SheetAttempt::query()->with(['sheet', 'lines'])->where('learner_id', $learner->id)
             ->orderBy('started_at')->get()->toBase();
         $this->waiting = Entry::query()->with('machine.permits')->where('learner_id', $learner->id)
             ->where('state', 'waiting')->get()->toBase();
@@ -222,6 +223,7 @@ final class LearnerRecord
                 'outcome' => $record->assessments[$code] ?? null,
                 'score_percent' => $last === null ? null : (float) $last->score_percent,
                 'last_attempt' => $last?->id,
+                'tries' => array_values($mine->map(TryShown::short(...))->all()),
                 'open_attempt' => $mine->first(static fn (SheetAttempt $attempt): bool => $attempt->isOpen())?->id,
             ];
         }, $codes);

@@ -42,6 +42,7 @@ final class Today
                 ...$this->practice($learners),
                 ...$this->signatures($learners, $permits, $standings),
                 ...$this->openSheets($learners),
+                ...$this->appeals($learners, $instructor),
             ],
             'at_machines' => MachineSession::query()->with(['user', 'machine', 'companion', 'supervisor'])->whereNull('ended_at')->get()
                 ->map(static fn (MachineSession $session): array => [
@@ -149,6 +150,28 @@ final class Today
                 ),
             )
             ->all());
+    }
+
+    /**
+     * @param  Collection<int, User>  $learners
+     * @return list<array<string, mixed>> appeals that this instructor may answer
+     */
+    private function appeals(Collection $learners, User $instructor): array
+    {
+        $appealed = SheetAttempt::query()->with(['learner', 'sheet', 'lines'])->whereIn('learner_id', $learners->modelKeys())
+            ->whereNotNull('concluded_at')->whereHas('lines', static fn ($line) => $line->where('kind', 'appealed'))
+            ->whereDoesntHave('lines', static fn ($line) => $line->where('kind', 'appeal_answered'))->get();
+
+        return array_values($appealed->reject(static fn (SheetAttempt $attempt): bool => $attempt->hadAHandIn($instructor))->map(
+            fn (SheetAttempt $attempt): array => $this->item(
+                'appeal',
+                $attempt->learner,
+                $attempt->marks()->said('appealed')?->made_at,
+                $attempt->id,
+                $attempt->sheet->title,
+                null,
+            ),
+        )->all());
     }
 
     /**

@@ -18,8 +18,8 @@ BEGIN
     IF NOT EXISTS (SELECT 1 FROM people_users WHERE id = person AND forgotten_at IS NOT NULL) THEN
         RAISE EXCEPTION 'Nobody is forgotten who stands there by name.' USING ERRCODE = 'insufficient_privilege';
     END IF;
-    UPDATE assessment_marks SET why = NULL, value = CASE WHEN kind = 'note' THEN value - 'text' ELSE value END
-        WHERE attempt_id IN (SELECT id FROM assessment_attempts WHERE learner_id = person) AND (why IS NOT NULL OR kind = 'note');
+    UPDATE assessment_marks SET why = NULL, value = value - 'text'
+        WHERE attempt_id IN (SELECT id FROM assessment_attempts WHERE learner_id = person) AND (why IS NOT NULL OR value ? 'text');
     UPDATE assessment_attempts SET cancelled_because = NULL, second_says = NULL WHERE learner_id = person;
     DELETE FROM assessment_photos WHERE attempt_id IN (SELECT id FROM assessment_attempts WHERE learner_id = person);
     UPDATE practice_entries SET note = NULL, mishap = NULL, readings = NULL, reason = NULL, edits = '[]' WHERE learner_id = person;

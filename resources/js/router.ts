@@ -212,6 +212,12 @@ export const router = createRouter({
       meta: { roles: ['lead', 'auditor'] },
     },
     {
+      path: '/records/tries',
+      name: 'tries',
+      component: () => import('./assessment/TriesPage.vue'),
+      meta: { roles: ['lead', 'auditor'] },
+    },
+    {
       path: '/records/people',
       name: 'people',
       component: () => import('./people/PeoplePage.vue'),

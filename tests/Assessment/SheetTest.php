@@ -311,13 +311,13 @@ it('is concluded by the shop where the tablet that stopped it went flat', functi
 });
 
 it('is put away when it was opened by mistake, and kept', function (): void {
-    $cancel = fn (?string $reason = null) => $this->postJson(
+    $cancel = fn (?string $words = null) => $this->postJson(
         "/api/assessment/attempts/{$this->attempt}/cancellation",
-        ['reason' => $reason],
+        ['because' => 'opened_by_mistake', 'words' => $words],
     );
     put($this, 'eyes', ['result' => 'met'])->assertOk();
     $cancel()->assertConflict()->assertJsonPath('code', 'why_cancelled');
-    $cancel('  ')->assertConflict();
+    $cancel('  no   ')->assertConflict();
     $cancel('The wrong learner')->assertOk()->assertJsonPath('cancelled_because', 'The wrong learner')
         ->assertJsonPath('concluded_at', null);
     $cancel('Another reason')->assertOk()->assertJsonPath('cancelled_because', 'The wrong learner');
@@ -327,17 +327,24 @@ it('is put away when it was opened by mistake, and kept', function (): void {
         ->and(Mark::query()->where('attempt_id', $this->attempt)->count())->toBe(1)
         ->and(LedgerEntry::query()->where('type', 'assessment_concluded')->count())->toBe(0)
         ->and($this->getJson('/api/records/today')->json('waiting'))->toBe([]);
+});
+
+it('without a mark needs no reason to be put away', function (): void {
+    $path = "/api/assessment/attempts/{$this->attempt}/cancellation";
+    $this->postJson($path)->assertUnprocessable();
+    $this->postJson($path, ['because' => 'boredom'])->assertUnprocessable();
+    $this->postJson($path, ['because' => 'other'])->assertConflict()->assertJsonPath('code', 'why_cancelled');
+    $this->postJson($path, ['because' => 'opened_by_mistake'])->assertOk()->assertJsonPath('put_away_counts', false);
+    // Nobody tried anything: the next sheet is opened at once.
     $this->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])
         ->assertCreated()->assertJsonPath('id', fn (string $id): bool => $id !== $this->attempt);
 });
 
-it('without a mark needs no reason to be put away', function (): void {
-    $this->postJson("/api/assessment/attempts/{$this->attempt}/cancellation")->assertOk();
-});
-
 it('that a slip has stopped, or that is concluded, is not put away', function (): void {
     put($this, 'eyes', ['result' => 'not_met'])->assertOk()->assertJsonPath('score.outcome', 'stopped');
-    $cancel = fn () => $this->postJson("/api/assessment/attempts/{$this->attempt}/cancellation", ['reason' => 'It did not go well']);
+    $cancel = fn () => $this->postJson("/api/assessment/attempts/{$this->attempt}/cancellation", [
+        'because' => 'other', 'words' => 'It did not go well',
+    ]);
     $cancel()->assertConflict()->assertJsonPath('code', 'stopped_stands');
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk();
     $cancel()->assertConflict()->assertJsonPath('code', 'concluded');
@@ -345,8 +352,9 @@ it('that a slip has stopped, or that is concluded, is not put away', function ()
 
 it('is put away by whoever may mark it, and nobody else', function (): void {
     $path = "/api/assessment/attempts/{$this->attempt}/cancellation";
-    $this->actingAs($this->learner)->postJson($path)->assertForbidden();
-    $this->actingAs($this->person(App\People\Role::Auditor))->postJson($path)->assertForbidden();
+    $because = ['because' => 'time', 'words' => 'The hour is over'];
+    $this->actingAs($this->learner)->postJson($path, $because)->assertForbidden();
+    $this->actingAs($this->person(App\People\Role::Auditor))->postJson($path, $because)->assertForbidden();
     expect(SheetAttempt::query()->findOrFail($this->attempt)->cancelled_at)->toBeNull();
 });
 

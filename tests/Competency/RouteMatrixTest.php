@@ -16,6 +16,8 @@ const WHO = [
         'GET assessment/attempts/{attempt}', 'GET assessment/photos/{photo}', 'GET workshop/gauges', 'GET assessment/parts/{code}',
         // Their own readings and sums only.
         'POST assessment/attempts/{attempt}/marks', 'POST assessment/attempts/{attempt}/marks/{mark}/undo',
+        // What they themselves say to an outcome.
+        'POST assessment/attempts/{attempt}/answer', 'POST assessment/attempts/{attempt}/appeal',
         'PUT assessment/attempts/{attempt}/tasks/{task}', 'DELETE people/session', 'PATCH people/me', 'PUT people/me/password',
         'GET people/me/sessions', 'DELETE people/me/sessions/{name}', 'POST people/me/second-factor', 'PUT people/me/second-factor',
         'DELETE people/me/second-factor', 'POST measure/sizes',
@@ -51,6 +53,7 @@ const WHO = [
         'POST assessment/attempts/{attempt}/cancellation', 'GET assessment/attempts',
         'POST assessment/attempts/{attempt}/notes', 'POST assessment/attempts/{attempt}/photos',
         'PUT assessment/attempts/{attempt}/second', 'POST assessment/attempts/{attempt}/second',
+        'POST assessment/attempts/{attempt}/appeal/answer',
         'GET assessment/sheets', 'GET assessment/sheets/{code}', 'GET records/ready', 'GET records/assessors',
         'GET assessment/gauges/{gauge}/repeatability',
         'POST workshop/gauges', 'PUT workshop/gauges/{gauge}', 'POST workshop/gauges/{gauge}/checks',
@@ -91,7 +94,7 @@ const WHO = [
         'GET people/everybody', 'PATCH people/everybody/{person}', 'DELETE people/everybody/{person}/pin',
         'POST people/everybody/{person}/forgetting',
         'DELETE people/everybody/{person}/second-factor',
-        'GET records/changes', 'GET records/alerts', 'POST records/alerts/{alert}/seen',
+        'GET assessment/tries', 'GET records/changes', 'GET records/alerts', 'POST records/alerts/{alert}/seen',
         'DELETE workshop/cribs/{crib}', 'POST workshop/file', 'POST workshop/machines',
         'PUT workshop/machines/{machine}', 'POST workshop/materials', 'PUT workshop/materials/{key}',
         'DELETE workshop/materials/{material}', 'PUT workshop/policy',

@@ -54,9 +54,11 @@ it('holds learners at every stage, one held, one lapsed, one with a narrow scope
 
     // It is a history without gaps: the chain holds, and nothing lies in the future.
     $this->artisan('competency:verify')->assertSuccessful();
+    // What goes on during a sheet's hour lies beside whatever else went on then.
+    $told = fn () => LedgerEntry::query()->whereNotIn('type', ['sheet_opened', 'sheet_stopped', 'mark_undone']);
     expect(LedgerEntry::query()->where('happened_at', '>', now())->count())->toBe(0)
-        ->and(LedgerEntry::query()->orderBy('seq')->pluck('happened_at')->map->getTimestamp()->all())
-        ->toBe(LedgerEntry::query()->orderBy('happened_at')->orderBy('seq')->pluck('happened_at')->map->getTimestamp()->all());
+        ->and($told()->orderBy('seq')->pluck('happened_at')->map->getTimestamp()->all())
+        ->toBe($told()->orderBy('happened_at')->orderBy('seq')->pluck('happened_at')->map->getTimestamp()->all());
 
     // What bin/start prints lets everybody in, and none of it is kept in clear.
     $instructor = User::query()->where('email', 'instructor@millstep.example')->firstOrFail();

@@ -12,6 +12,7 @@ use App\Assessment\Scoring;
 use App\Assessment\Seat;
 use App\Assessment\SheetAttempt;
 use App\Assessment\Viewer;
+use App\Assessment\Word\MaySay;
 use App\People\User;
 use App\Planning\Attachment;
 use Illuminate\Http\Request;
@@ -75,11 +76,14 @@ final class SheetAttemptResource extends JsonResource
                 'at' => $this->stopped_at->toIso8601ZuluString(), 'criterion' => $this->stopped_by,
             ] : null,
             'part_code' => $this->part_code,
-            'again' => $ended && in_array($this->outcome, ['stopped', 'not_yet'], true) ? $this->again() : null,
+            'again' => $attempt->ended()?->failed() ?? false ? $this->again() : null,
             'outcome' => $this->outcome,
             'concluded_at' => $this->concluded_at?->toIso8601ZuluString(),
             'cancelled_at' => $this->cancelled_at?->toIso8601ZuluString(),
             'cancelled_because' => $this->cancelled_because,
+            'put_away_because' => $this->put_away_because?->value,
+            'put_away_counts' => $this->cancelled_at !== null && $attempt->ended() !== null,
+            'word' => $this->word($viewer),
             'started_at' => $this->started_at->toIso8601ZuluString(),
         ];
     }
@@ -103,6 +107,32 @@ final class SheetAttemptResource extends JsonResource
             'agrees' => $this->second_agrees,
             'says' => $this->second_says,
             'marks' => $this->lines->filter(static fn (Mark $mark): bool => $mark->seat === Seat::Second)->count(),
+        ];
+    }
+
+    /**
+     * What was said of the outcome, and what whoever asks may still say to it.
+     *
+     * @return array{answered: array<string, mixed>|null, appealed: array<string, mixed>|null, appeal_answered: array<string, mixed>|null,
+     *     may: list<string>}
+     */
+    private function word(Viewer $viewer): array
+    {
+        $attempt = $this->resource;
+        $said = static function (?Mark $mark) use ($attempt): ?array {
+            return $mark === null ? null : [
+                'by' => $mark->by->name, 'own' => $mark->by_id === $attempt->learner_id, 'at' => $mark->made_at->toIso8601ZuluString(),
+                'text' => $mark->value['text'] ?? null, 'agrees' => $mark->value['agrees'] ?? null,
+                'answer' => $mark->value['answer'] ?? null,
+            ];
+        };
+        $user = request()->user();
+
+        return [
+            'answered' => $said($attempt->marks()->said('answered')),
+            'appealed' => $said($attempt->marks()->said('appealed')),
+            'appeal_answered' => $said($attempt->marks()->said('appeal_answered')),
+            'may' => $user instanceof User ? MaySay::of($attempt, $user, $viewer) : [],
         ];
     }
 

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Assessment\Http;
 
 use App\Assessment\AnswerTasks;
-use App\Assessment\CancelSheet;
 use App\Assessment\ConcludeAssessment;
 use App\Assessment\Mark;
 use App\Assessment\OpenSheet;
+use App\Assessment\PutSheetAway;
 use App\Assessment\Seat;
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
@@ -18,6 +18,8 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rules\Enum;
+use MillStep\Core\Assessment\PutAwayBecause;
 
 final class SheetController
 {
@@ -84,12 +86,19 @@ final class SheetController
         return new SheetAttemptResource($conclude($attempt, $user));
     }
 
-    public function cancel(Request $request, SheetAttempt $attempt, CancelSheet $cancel, #[CurrentUser] User $user): SheetAttemptResource
+    public function cancel(Request $request, SheetAttempt $attempt, PutSheetAway $putAway, #[CurrentUser] User $user): SheetAttemptResource
     {
         Gate::authorize('teach-learner', $attempt->learner);
-        /** @var array{reason?: string|null} $given */
-        $given = $request->validate(['reason' => ['nullable', 'string', 'max:300']]);
+        $request->validate([
+            'because' => ['required', new Enum(PutAwayBecause::class)],
+            'words' => ['nullable', 'string', 'max:300'],
+        ]);
 
-        return new SheetAttemptResource($cancel($attempt, $user, $given['reason'] ?? null));
+        return new SheetAttemptResource($putAway(
+            $attempt,
+            $user,
+            PutAwayBecause::from($request->string('because')->value()),
+            $request->string('words')->value(),
+        ));
     }
 }

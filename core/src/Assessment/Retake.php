@@ -15,21 +15,16 @@ final readonly class Retake
     }
 
     /** When the wait is over; null where there is none left. */
-    public function waitsUntil(?Outcome $last, \DateTimeImmutable $endedAt, \DateTimeImmutable $now): ?\DateTimeImmutable
+    public function waitsUntil(TryEnded $last, \DateTimeImmutable $now): ?\DateTimeImmutable
     {
-        $until = $endedAt->add(new \DateInterval("PT{$this->waitHours}H"));
+        $until = $last->at->add(new \DateInterval("PT{$this->waitHours}H"));
 
-        return self::failed($last) && $until > $now ? $until : null;
+        return $last->failed() && $until > $now ? $until : null;
     }
 
     /** How many confirmed exercises are missing since then. */
-    public function exercisesMissing(?Outcome $last, int $doneSince): int
+    public function exercisesMissing(TryEnded $last, int $doneSince): int
     {
-        return self::failed($last) ? max(0, $this->exercises - $doneSince) : 0;
-    }
-
-    private static function failed(?Outcome $last): bool
-    {
-        return $last === Outcome::Stopped || $last === Outcome::NotYet;
+        return $last->failed() ? max(0, $this->exercises - $doneSince) : 0;
     }
 }

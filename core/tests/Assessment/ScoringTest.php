@@ -3,17 +3,20 @@
 declare(strict_types=1);
 
 use MillStep\Core\Assessment\AgreementMeaning;
+use MillStep\Core\Assessment\Appeal;
 use MillStep\Core\Assessment\AssessorsAgree;
 use MillStep\Core\Assessment\Candidate;
 use MillStep\Core\Assessment\Criterion;
 use MillStep\Core\Assessment\Leaning;
 use MillStep\Core\Assessment\Outcome;
 use MillStep\Core\Assessment\Personal;
+use MillStep\Core\Assessment\PutAwayBecause;
 use MillStep\Core\Assessment\Queue;
 use MillStep\Core\Assessment\Retake;
 use MillStep\Core\Assessment\ScoreAssessment;
 use MillStep\Core\Assessment\Slip;
 use MillStep\Core\Assessment\Task;
+use MillStep\Core\Assessment\TryEnded;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
 use Random\Engine\Mt19937;
@@ -157,12 +160,31 @@ it('has the key of a task from the core', function (): void {
 it('lets a sheet be tried again after its wait and its exercises', function (): void {
     $at = static fn (string $time): DateTimeImmutable => new DateTimeImmutable("2030-05-01T$time:00Z");
     $retake = new Retake(2, 1);
-    expect($retake->waitsUntil(Outcome::NotYet, $at('10:00'), $at('11:59')))->toEqual($at('12:00'))
-        ->and($retake->waitsUntil(Outcome::Stopped, $at('10:00'), $at('12:00')))->toBeNull()
-        ->and($retake->waitsUntil(Outcome::Passed, $at('10:00'), $at('10:01')))->toBeNull()
-        ->and($retake->exercisesMissing(Outcome::NotYet, 0))->toBe(1)
-        ->and($retake->exercisesMissing(Outcome::NotYet, 3))->toBe(0)
-        ->and($retake->exercisesMissing(null, 0))->toBe(0);
+    $ended = static fn (Outcome $outcome): TryEnded => TryEnded::concluded($outcome, $at('10:00'));
+    expect($retake->waitsUntil($ended(Outcome::NotYet), $at('11:59')))->toEqual($at('12:00'))
+        ->and($retake->waitsUntil(TryEnded::putAway($at('10:00')), $at('11:59')))->toEqual($at('12:00'))
+        ->and($retake->waitsUntil($ended(Outcome::Stopped), $at('12:00')))->toBeNull()
+        ->and($retake->waitsUntil($ended(Outcome::Passed), $at('10:01')))->toBeNull()
+        ->and($retake->waitsUntil($ended(Outcome::Stopped)->forgiven(), $at('10:01')))->toBeNull()
+        ->and($retake->exercisesMissing($ended(Outcome::NotYet), 0))->toBe(1)
+        ->and($retake->exercisesMissing($ended(Outcome::NotYet), 3))->toBe(0)
+        ->and($retake->exercisesMissing(TryEnded::putAway($at('10:00')), 0))->toBe(1)
+        ->and($retake->exercisesMissing($ended(Outcome::Passed), 0))->toBe(0)
+        ->and($retake->exercisesMissing($ended(Outcome::NotYet)->forgiven(), 0))->toBe(0);
+});
+
+it('puts a sheet with marks away only in somebody\'s own words', function (): void {
+    expect(PutAwayBecause::OpenedByMistake->isSaid('', 0))->toBeTrue()
+        ->and(PutAwayBecause::Other->isSaid('', 0))->toBeFalse()
+        ->and(PutAwayBecause::OpenedByMistake->isSaid('123456789', 1))->toBeFalse()
+        ->and(PutAwayBecause::OpenedByMistake->isSaid('a         b', 1))->toBeFalse()
+        ->and(PutAwayBecause::Machine->isSaid('belt slips', 1))->toBeTrue();
+});
+
+it('lets an outcome be looked at again for fourteen days', function (): void {
+    $concluded = new DateTimeImmutable('2030-05-01T10:00:00Z');
+    expect(Appeal::isInTime($concluded, $concluded->modify('+14 days')))->toBeTrue()
+        ->and(Appeal::isInTime($concluded, $concluded->modify('+14 days +1 second')))->toBeFalse();
 });
 
 it('lets first in whose machine is free, then who is held up most, then who has waited longest', function (): void {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use MillStep\Core\Border\Fields;
+use MillStep\Core\Competency\Ledger\ChangesNoStage;
 use MillStep\Core\Competency\Ledger\Entries;
 use MillStep\Core\Competency\Ledger\Folded;
 use MillStep\Core\Competency\Ledger\Ledger;
@@ -245,4 +246,24 @@ it('is read as an account is: by its dates, and nothing of it before it happened
         ->and($account([
             ['at' => '2030-01-10T09:00:00Z', 'type' => 'reinstated'], ['at' => '2030-01-09T09:00:00Z', 'type' => 'incident_hold'],
         ]))->toBeFalse();
+});
+
+it('learns nothing of a stage from what is only on record: a sheet opened, stopped, put away, answered, appealed', function (): void {
+    $random = of_the_day(20_321);
+    $onRecord = array_keys(array_filter(Entries::KINDS, static fn (string $kind): bool => in_array(
+        ChangesNoStage::class, class_uses($kind), true,
+    )));
+    expect($onRecord)->toContain('sheet_opened', 'sheet_put_away', 'appeal_answered');
+    $more = ['attempt' => 'T', 'criterion' => 'K', 'because' => 'time', 'marks' => 1, 'agrees' => false, 'answer' => 'try_again',
+        'count' => 1, 'hash' => 'h', 'seq' => 1, 'hash_of_text' => 'h', 'left' => 'l'];
+    for ($n = 0; $n < histories(2_000); $n++) {
+        [$lines] = history($random);
+        $with = $lines;
+        for ($each = 1; $each <= 4; $each++) {
+            $one = [...$lines[0], ...$more, 'id' => "on$each", 'type' => $onRecord[$random->getInt(0, count($onRecord) - 1)]];
+            array_splice($with, $random->getInt(0, count($with)), 0, [$one]);
+        }
+        $now = gmdate('Y-m-d\TH:i:s\Z', end($lines)['true'] + 86_400);
+        expect(record($with, $now))->toEqual(record($lines, $now));
+    }
 });

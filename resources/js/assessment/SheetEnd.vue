@@ -2,13 +2,13 @@
 import { api, must, type Schemas } from '@/api/client';
 import AskDialog from '@/ui/AskDialog.vue';
 import BigButton from '@/ui/BigButton.vue';
-import TextField from '@/ui/TextField.vue';
 import { useAction } from '@/ui/useAction';
 import { useQueryClient } from '@tanstack/vue-query';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import PutAwayDialog from './PutAwayDialog.vue';
 
-/** How a sheet ends: concluded into the record, or put away because it was opened by mistake. Each asks once. */
+/** How a sheet ends: concluded into the record, or put away before it comes to anything. Each asks once. */
 const props = defineProps<{
   attempt: Schemas['AssessmentAttempt'];
   score: Schemas['SheetScore'];
@@ -18,7 +18,6 @@ const props = defineProps<{
 const { t } = useI18n();
 const client = useQueryClient();
 const asking = ref<'conclude' | 'putAway' | null>(null);
-const reason = ref('');
 const path = { attempt: props.attempt.id };
 
 function ended(attempt: Schemas['AssessmentAttempt']) {
@@ -28,16 +27,6 @@ function ended(attempt: Schemas['AssessmentAttempt']) {
 }
 const conclude = useAction(
   () => must(api.POST('/api/assessment/attempts/{attempt}/conclusion', { params: { path } })),
-  ended,
-);
-const putAway = useAction(
-  () =>
-    must(
-      api.POST('/api/assessment/attempts/{attempt}/cancellation', {
-        params: { path },
-        body: { reason: reason.value.trim() === '' ? null : reason.value },
-      }),
-    ),
   ended,
 );
 </script>
@@ -69,23 +58,5 @@ const putAway = useAction(
     </p>
     <p>{{ t('sheet.concludeWords') }}</p>
   </AskDialog>
-  <AskDialog
-    v-if="asking === 'putAway'"
-    :title="t('sheet.putAwayTitle', { name: attempt.learner.name })"
-    :label="t('sheet.putAwayAct')"
-    tone="no"
-    :busy="putAway.busy.value"
-    :error="putAway.error.value"
-    @yes="putAway.run(undefined)"
-    @close="asking = null"
-  >
-    <p>{{ t('sheet.putAwayWords') }}</p>
-    <TextField
-      v-if="attempt.criteria.some((criterion) => criterion.mark !== null)"
-      v-model="reason"
-      required
-      :label="t('sheet.putAwayWhy')"
-      :error="putAway.fieldErrors.value.reason?.[0]"
-    />
-  </AskDialog>
+  <PutAwayDialog v-if="asking === 'putAway'" :attempt="attempt" @done="ended" @close="asking = null" />
 </template>

@@ -4,6 +4,7 @@ import { useMe } from '@/api/useMe';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import EndedCriterion from './EndedCriterion.vue';
+import LearnersWord from './LearnersWord.vue';
 import PersonalSizes from './PersonalSizes.vue';
 import PhotoStrip from './PhotoStrip.vue';
 import ScoreBar from './ScoreBar.vue';
@@ -36,11 +37,19 @@ const practise = computed(() => {
     </p>
   </div>
   <p v-if="attempt.cancelled_at" class="mt-3 border-2 border-supervised bg-sheet px-4 py-2 font-semibold" role="status">
-    ○ {{ t('sheet.putAwayDone') }}
-    <template v-if="attempt.cancelled_because">{{
-      t('sheet.putAwayReason', { reason: attempt.cancelled_because })
+    ○ {{ t(attempt.put_away_counts ? 'sheet.putAwayDoneTry' : 'sheet.putAwayDone') }}
+    <template v-if="attempt.put_away_because || attempt.cancelled_because">{{
+      t('sheet.putAwayReason', {
+        reason: [
+          attempt.put_away_because ? t(`sheet.because.${attempt.put_away_because}`) : '',
+          attempt.cancelled_because ?? '',
+        ]
+          .filter(Boolean)
+          .join('. '),
+      })
     }}</template>
   </p>
+  <LearnersWord :attempt="attempt" :query-key="queryKey" />
   <PersonalSizes :attempt="attempt" />
   <ScoreBar v-if="attempt.score" class="mt-3" :attempt="attempt" :score="attempt.score" :pending="0" :unsaved="0" />
   <p v-if="attempt.stopped" class="mt-2 font-semibold text-no">
@@ -64,15 +73,15 @@ const practise = computed(() => {
       </li>
     </ul>
   </section>
+  <p v-if="attempt.again" class="mt-2 text-quiet" data-testid="again">
+    <template v-if="attempt.again.until">{{
+      t('sheet.againFrom', { at: d(attempt.again.until, { dateStyle: 'medium', timeStyle: 'short' }) })
+    }}</template>
+    <template v-if="attempt.again.exercises > 0"> {{ t('sheet.againAfter', attempt.again.exercises) }}</template>
+    <template v-if="!attempt.again.until && attempt.again.exercises === 0">{{ t('sheet.againNow') }}</template>
+  </p>
   <section v-if="practise.length > 0" class="mt-4">
     <h2>{{ t('sheet.practise') }}</h2>
-    <p v-if="attempt.again" class="text-quiet">
-      <template v-if="attempt.again.until">{{
-        t('sheet.againFrom', { at: d(attempt.again.until, { dateStyle: 'medium', timeStyle: 'short' }) })
-      }}</template>
-      <template v-if="attempt.again.exercises > 0"> {{ t('sheet.againAfter', attempt.again.exercises) }}</template>
-      <template v-if="!attempt.again.until && attempt.again.exercises === 0">{{ t('sheet.againNow') }}</template>
-    </p>
     <ul class="mt-1">
       <li v-for="one in practise" :key="one.lesson" class="flex flex-wrap items-center gap-x-3">
         <RouterLink

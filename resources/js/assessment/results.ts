@@ -35,6 +35,25 @@ export function isOpen(criterion: Criterion): boolean {
     : criterion.mark === null || criterion.mark.result === 'not_seen';
 }
 
+/** Why a sheet may be put away. */
+export const BECAUSE: readonly Schemas['PutAwayBecause'][] = [
+  'opened_by_mistake',
+  'machine',
+  'part',
+  'time',
+  'unwell',
+  'interrupted',
+  'other',
+];
+
+/** Whether anybody has marked or measured on it, also where it was taken back. */
+export function isMarked(attempt: Schemas['AssessmentAttempt']): boolean {
+  return attempt.criteria.some(
+    ({ mark, before, readings, learner }) =>
+      mark !== null || before.length > 0 || (readings?.length ?? 0) > 0 || learner?.done === true,
+  );
+}
+
 export const VERDICT_SHAPE = { in: '✓', out: '✕', doubtful: '?' } as const;
 
 /** The shape that stands for what a criterion came to. */
@@ -50,3 +69,12 @@ export function shapeOf(criterion: Criterion): { shape: string; tone: string } {
   const tones: Record<string, string> = { met: 'text-alone', prompted: 'text-supervised', not_met: 'text-no' };
   return { shape: OBSERVED.find((one) => one.result === result)?.shape ?? '', tone: tones[result] ?? 'text-quiet' };
 }
+
+/** How a try ended: a shape and a tone. */
+export const TRY_SHAPE: Record<Schemas['TryEnd'], { shape: string; tone: string }> = {
+  open: { shape: '‖', tone: 'text-quiet' },
+  passed: { shape: '✓', tone: 'text-alone' },
+  not_yet: { shape: '▲', tone: 'text-supervised' },
+  stopped: { shape: '■', tone: 'text-no' },
+  put_away: { shape: '○', tone: 'text-ink' },
+};

@@ -105,6 +105,9 @@ const attempt = (
   concluded_at: null,
   cancelled_at: null,
   cancelled_because: null,
+  put_away_because: null,
+  put_away_counts: false,
+  word: { answered: null, appealed: null, appeal_answered: null, may: [] },
   started_at: '2031-05-02T10:00:00Z',
   ...more,
 });
@@ -429,20 +432,38 @@ describe('a practical sheet', () => {
     expect(page.find('[data-testid=hand]').exists()).toBe(false);
   });
 
-  it('opened by mistake is put away, with the reason once something is marked', async () => {
+  it('is put away for a reason, in words once something is marked, and says that it was a try', async () => {
     await open(attempt({}, withOne('burr', { mark: MARKED })));
-    const away = attempt({}, { cancelled_at: '2031-05-02T11:00:00Z', cancelled_because: 'Wrong learner' });
+    const away = attempt(
+      {},
+      {
+        cancelled_at: '2031-05-02T11:00:00Z',
+        cancelled_because: 'Wrong learner',
+        put_away_because: 'opened_by_mistake',
+        put_away_counts: true,
+      },
+    );
     serve('POST /api/assessment/attempts/a1/cancellation', away);
-    named(/Opened by mistake/)[0]?.click();
+    named(/Put away/)[0]?.click();
     await flushPromises();
+    expect(dialog()?.textContent).toContain('it was a try');
+    const act = () =>
+      [...(dialog()?.querySelectorAll('button') ?? [])].find((one) => one.textContent === 'Put it away');
+    expect(act()?.disabled).toBe(true);
+    const because = dialog()?.querySelector('select') as HTMLSelectElement;
+    because.value = 'opened_by_mistake';
+    because.dispatchEvent(new Event('change', { bubbles: true }));
     const why = dialog()?.querySelector('input') as HTMLInputElement;
     why.value = 'Wrong learner';
     why.dispatchEvent(new Event('input', { bubbles: true }));
     serve('GET /api/assessment/attempts/a1', away);
     dialog()?.querySelector<HTMLFormElement>('form')?.requestSubmit();
     await wait();
-    expect(called('POST /api/assessment/attempts/a1/cancellation')[0]?.body).toEqual({ reason: 'Wrong learner' });
-    expect(page.text()).toContain('was put away');
+    expect(called('POST /api/assessment/attempts/a1/cancellation')[0]?.body).toEqual({
+      because: 'opened_by_mistake',
+      words: 'Wrong learner',
+    });
+    expect(page.text()).toContain('it was a try');
   });
 
   it('tells its learner what cost what and what to practise', async () => {

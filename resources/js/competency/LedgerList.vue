@@ -25,6 +25,11 @@ function words(line: Schemas['LedgerLine']): string {
   if (line.type === 'signed_off') said.push(scopeWords((details.scope ?? {}) as Schemas['Scope']));
   if (typeof details.ended === 'string' && te(`ledger.ended.${details.ended}`))
     said.push(t(`ledger.ended.${details.ended}`));
+  if (line.type === 'sheet_put_away' && typeof details.because === 'string')
+    said.push(t(`sheet.because.${details.because}`));
+  if (typeof details.agrees === 'boolean') said.push(t(details.agrees ? 'ledger.agrees' : 'ledger.disagrees'));
+  if (typeof details.answer === 'string') said.push(t(`sheet.word.${details.answer}`));
+  if (typeof details.words === 'string') said.push(`“${details.words}”`);
   if (details.confirmed === false) said.push(t('ledger.notConfirmed'));
   return said.join(', ');
 }

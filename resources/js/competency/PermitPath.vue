@@ -11,6 +11,7 @@ import { useRouter } from 'vue-router';
 import LessonLinks from './LessonLinks.vue';
 import PathRow from './PathRow.vue';
 import { useNext } from '@/records/useNext';
+import TryList from '@/assessment/TryList.vue';
 import { useScope } from './useScope';
 
 /** One permit as a way of five stages, what each asks for, and the next move. */
@@ -169,6 +170,7 @@ const canSign = computed(() => standing.value.stage >= 4);
             <span class="text-sm text-quiet">{{
               sheet.outcome ? t(`outcome.${sheet.outcome}`) + `, ${sheet.score_percent} %` : t('record.notTried')
             }}</span>
+            <TryList :tries="sheet.tries" />
           </p>
           <RouterLink
             v-if="sheet.last_attempt"

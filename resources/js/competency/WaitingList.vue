@@ -115,10 +115,10 @@ const { ago } = useAgo();
             >{{ t('waiting.signature.act') }}</RouterLink
           >
           <RouterLink
-            v-else-if="item.kind === 'sheet'"
+            v-else-if="item.kind === 'sheet' || item.kind === 'appeal'"
             :to="{ name: 'sheet', params: { id: item.id } }"
             class="inline-flex min-h-12 items-center border border-quiet px-5 font-semibold no-underline"
-            >{{ t('waiting.sheet.act') }}</RouterLink
+            >{{ t(`waiting.${item.kind}.act`) }}</RouterLink
           >
         </div>
       </li>

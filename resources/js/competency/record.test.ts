@@ -33,6 +33,7 @@ const permit = (given: Partial<Schemas['PermitRecord']> = {}, standing: Partial<
         attempts: 0,
         last_attempt: null,
         open_attempt: null,
+        tries: [],
       },
     ],
     acknowledged: false,

@@ -8,7 +8,7 @@ defineProps<{ current: string }>();
 const { t } = useI18n();
 const { leads } = useMe();
 const tabs = computed(() =>
-  ['changes', ...(leads.value ? ['people'] : [])].map((key) => ({
+  ['changes', 'tries', ...(leads.value ? ['people'] : [])].map((key) => ({
     key,
     label: t(`records.tabs.${key}`),
     to: { name: key },

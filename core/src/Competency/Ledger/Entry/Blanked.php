@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace MillStep\Core\Competency\Ledger\Entry;
 
 use MillStep\Core\Border\Fields;
+use MillStep\Core\Competency\Ledger\ChangesNoStage;
 use MillStep\Core\Competency\Ledger\Entry;
-use MillStep\Core\Competency\Ledger\Fold;
-use MillStep\Core\Competency\Ledger\Line;
 
 /**
  * The words in a line of the first form were taken out when the one they are about was forgotten: which line, a keyed hash of what
@@ -15,6 +14,8 @@ use MillStep\Core\Competency\Ledger\Line;
  */
 final readonly class Blanked implements Entry
 {
+    use ChangesNoStage;
+
     private function __construct(public int $seq, public string $hashOfText, public string $left)
     {
     }
@@ -22,14 +23,5 @@ final readonly class Blanked implements Entry
     public static function fromFields(Fields $fields): static
     {
         return new self($fields->integer('seq', -1_000_000, 9_000_000_000_000_000), $fields->text('hash_of_text'), $fields->text('left'));
-    }
-
-    public function restricts(): bool
-    {
-        return false;
-    }
-
-    public function foldInto(Fold $fold, Line $line): void
-    {
     }
 }
