@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Assessment;
 
 use App\Assessment\Events\AssessmentConcluded;
+use App\Assessment\Who\WhoAssesses;
 use App\Competency\RecordEntry;
 use App\People\User;
 use App\Support\Refusal;
@@ -15,13 +16,13 @@ use MillStep\Core\Assessment\Outcome;
 /** Has the core score the sheet and writes the outcome into the ledger. Concluding twice changes nothing. */
 final class ConcludeAssessment
 {
-    public function __construct(private readonly RecordEntry $record, private readonly Scoring $scoring)
+    public function __construct(private readonly RecordEntry $record, private readonly Scoring $scoring, private readonly WhoAssesses $who)
     {
     }
 
     /**
-     * @throws Refusal `cancelled`, `own_record`, `not_this_seat`; `incomplete` while criteria are open, unless a critical one has
-     *     stopped it
+     * @throws Refusal `cancelled`, `own_record`, `not_this_seat`, `not_authorised`; `incomplete` while criteria are open, unless a
+     *     critical one has stopped it
      */
     public function __invoke(SheetAttempt $attempt, User $by, ?CarbonImmutable $at = null): SheetAttempt
     {
@@ -41,6 +42,8 @@ final class ConcludeAssessment
             if ($score->outcome === Outcome::Incomplete) {
                 throw Refusal::because('incomplete', ['count' => count($score->open)]);
             }
+            // A stop is concluded whoever is there: by the shop itself, if need be.
+            $score->outcome === Outcome::Stopped || $this->who->mustBeAuthorised($by, $attempt);
             $at ??= CarbonImmutable::now();
             $attempt->update([
                 'outcome' => $score->outcome->value,

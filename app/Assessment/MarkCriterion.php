@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Assessment;
 
 use App\Assessment\Events\CriterionMarked;
+use App\Assessment\Who\WhoAssesses;
 use App\Competency\RecordEntry;
 use App\People\User;
 use App\Policy\ShopNow;
@@ -32,6 +33,7 @@ final class MarkCriterion
         private readonly Scoring $scoring,
         private readonly ShopNow $shop,
         private readonly RecordEntry $record,
+        private readonly WhoAssesses $who,
     ) {
     }
 
@@ -39,7 +41,7 @@ final class MarkCriterion
      * @param  Given  $given
      *
      * @throws Refusal `id_used`, `concluded`, `cancelled`, `stopped_already`, `no_criterion`, `learner_first`, `marked_already`,
-     *     `second_is_done`, `not_this_seat`, `no_gauge`, `gauge_too_coarse`
+     *     `second_is_done`, `not_this_seat`, `not_authorised`, `no_gauge`, `gauge_too_coarse`
      * @throws \MillStep\Core\Border\CoreException when a reading is not readable
      */
     public function __invoke(SheetAttempt $attempt, User $by, Seat $seat, array $given): SheetAttempt
@@ -106,7 +108,11 @@ final class MarkCriterion
         ($this->record)($attempt->learner, null, $type, [...$attempt->named(), ...$more], $by);
     }
 
-    /** Whoever marks a sheet that somebody else opened, or on a later day, has opened it again. */
+    /**
+     * Whoever marks a sheet that somebody else opened, or on a later day, has opened it again, and may assess as whoever opened it may.
+     *
+     * @throws Refusal `not_authorised`
+     */
     private function goesOnWith(SheetAttempt $attempt, User $by): void
     {
         $hours = $this->shop->policy()->hours;
@@ -115,7 +121,10 @@ final class MarkCriterion
         $known = $now === [$attempt->assessor_id, $day($attempt->started_at)] || $attempt->lines->contains(
             static fn (Mark $line): bool => $line->seat === Seat::Assessor && $now === [$line->by_id, $day($line->recorded_at)],
         );
-        $known || $this->record($attempt, 'sheet_reopened', $by);
+        if (! $known) {
+            $this->who->mustBeAuthorised($by, $attempt);
+            $this->record($attempt, 'sheet_reopened', $by);
+        }
     }
 
     /** @throws Refusal */

@@ -4,23 +4,30 @@ declare(strict_types=1);
 
 namespace App\Assessment;
 
+use App\Assessment\Who\WhoAssesses;
 use App\Competency\RecordEntry;
 use App\People\User;
 use App\Policy\Policy;
+use App\Policy\ShopNow;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use MillStep\Core\Assessment\SecondView;
 
 /** Opens a sheet for a learner, or finds the one that was left half way. */
 final class OpenSheet
 {
     private const MOST_SEED = 2_147_483_647;
 
-    public function __construct(private readonly Again $again, private readonly RecordEntry $record)
-    {
+    public function __construct(
+        private readonly Again $again,
+        private readonly RecordEntry $record,
+        private readonly WhoAssesses $who,
+        private readonly ShopNow $shop,
+    ) {
     }
 
-    /** @throws Refusal `own_record`, `id_used`, `too_soon`, `practise_first` */
+    /** @throws Refusal `own_record`, `not_authorised`, `not_piloted`, `id_used`, `too_soon`, `practise_first` */
     public function __invoke(Sheet $sheet, User $learner, User $assessor, string $id): SheetAttempt
     {
         if ($learner->is($assessor)) {
@@ -36,20 +43,27 @@ final class OpenSheet
             // A sheet that was left open is finished in its own version.
             $open = $known ?? SheetAttempt::stillOpen()->where('learner_id', $learner->id)
                 ->whereHas('sheet', static fn ($query) => $query->where('code', $sheet->code))->first();
-            $open === null && $this->mayBeTriedAgain($learner, $sheet->code);
-
             if ($open !== null) {
+                $this->who->mustBeAuthorised($assessor, $open);
+
                 return $open;
             }
+            $exception = $this->who->mustBeAllowed($learner, $sheet, $assessor);
+            $this->mayBeTriedAgain($learner, $sheet->code);
+            $seed = random_int(1, self::MOST_SEED);
             $attempt = SheetAttempt::query()->create([
                 'id' => $id,
                 'sheet_id' => $sheet->id,
                 'learner_id' => $learner->id,
                 'assessor_id' => $assessor->id,
                 'started_at' => CarbonImmutable::now(),
-                'seed' => random_int(1, self::MOST_SEED),
+                'seed' => $seed,
+                'second_wanted' => SecondView::isDrawn($seed, $this->shop->policy()->secondViewEvery),
             ])->setRelation('sheet', $sheet);
-            ($this->record)($learner, null, 'sheet_opened', $attempt->named(), $assessor);
+            $exception?->update(['attempt_id' => $attempt->id]);
+            ($this->record)($learner, null, 'sheet_opened', [
+                ...$attempt->named(), ...$attempt->second_wanted ? ['second_view' => true] : [],
+            ], $assessor);
 
             return $attempt;
         });

@@ -6,6 +6,7 @@ namespace App\Assessment;
 
 use App\Assessment\Events\SheetCancelled;
 use App\Assessment\Events\TryPutAway;
+use App\Assessment\Who\WhoAssesses;
 use App\Competency\RecordEntry;
 use App\People\User;
 use App\Support\Refusal;
@@ -20,11 +21,11 @@ use MillStep\Core\Assessment\PutAwayBecause;
  */
 final class PutSheetAway
 {
-    public function __construct(private readonly Scoring $scoring, private readonly RecordEntry $record)
+    public function __construct(private readonly Scoring $scoring, private readonly RecordEntry $record, private readonly WhoAssesses $who)
     {
     }
 
-    /** @throws Refusal `concluded`, `stopped_stands`, `own_record`, `not_this_seat`, `why_cancelled` */
+    /** @throws Refusal `concluded`, `stopped_stands`, `own_record`, `not_this_seat`, `not_authorised`, `why_cancelled` */
     public function __invoke(SheetAttempt $attempt, User $by, PutAwayBecause $because, string $words): SheetAttempt
     {
         return DB::transaction(function () use ($attempt, $by, $because, $words): SheetAttempt {
@@ -41,6 +42,7 @@ final class PutSheetAway
             if ($attempt->isSecond($by)) {
                 throw Refusal::forbidden('not_this_seat');
             }
+            $this->who->mustBeAuthorised($by, $attempt);
             if ($this->scoring->score($attempt)->outcome === Outcome::Stopped) {
                 throw Refusal::because('stopped_stands');
             }

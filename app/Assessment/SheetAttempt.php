@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Assessment;
 
 use App\Assessment\Photos\Photo;
+use App\Assessment\Second\Review;
 use App\People\User;
 use App\Support\Refusal;
 use App\Workshop\Gauges\Gauge;
@@ -43,6 +44,9 @@ use MillStep\Core\Border\Length;
  * @property CarbonImmutable|null $second_done_at
  * @property bool|null $second_agrees
  * @property string|null $second_says
+ * @property bool $second_wanted  drawn by lot when it was opened
+ * @property CarbonImmutable|null $second_viewed_at  when another who may assess, or an invited reviewer, had looked at it
+ * @property Collection<int, Review> $reviews
  * @property string|null $part_code  of the part's own card
  * @property array<string, string> $answers  to the sheet's tasks, as typed
  * @property Collection<int, Mark> $lines
@@ -60,6 +64,7 @@ final class SheetAttempt extends Model
     /** What it takes to score and show one. */
     public const SHOWN = [
         'sheet.part', 'sheet.boundMachine', 'learner', 'assessor', 'second', 'lines.by', 'lines.gauge', 'photos.by',
+        'reviews',
     ];
 
     protected $table = 'assessment_attempts';
@@ -70,7 +75,8 @@ final class SheetAttempt extends Model
         'outcome' => null, 'score_percent' => null, 'concluded_at' => null, 'cancelled_at' => null, 'cancelled_because' => null,
         'cancelled_by' => null, 'put_away_because' => null, 'put_away_marks' => null,
         'stopped_at' => null, 'stopped_by' => null, 'second_id' => null, 'second_done_at' => null,
-        'second_agrees' => null, 'second_says' => null, 'part_code' => null, 'answers' => '{}', 'seed' => 1,
+        'second_agrees' => null, 'second_says' => null, 'second_wanted' => false, 'second_viewed_at' => null,
+        'part_code' => null, 'answers' => '{}', 'seed' => 1,
     ];
 
     private ?Marks $marks = null;
@@ -87,6 +93,8 @@ final class SheetAttempt extends Model
             'put_away_because' => PutAwayBecause::class,
             'stopped_at' => 'immutable_datetime',
             'second_done_at' => 'immutable_datetime',
+            'second_wanted' => 'boolean',
+            'second_viewed_at' => 'immutable_datetime',
             'second_agrees' => 'boolean',
             'answers' => 'array',
         ];
@@ -202,6 +210,21 @@ final class SheetAttempt extends Model
         $lines->orderBy('seq');
 
         return $lines;
+    }
+
+    /** @return HasMany<Review, $this> */
+    public function reviews(): HasMany
+    {
+        $reviews = $this->hasMany(Review::class, 'attempt_id');
+        $reviews->orderBy('invited_at');
+
+        return $reviews;
+    }
+
+    /** Whether the lot wants a second view of it that nobody has given yet. */
+    public function wantsSecondView(): bool
+    {
+        return $this->second_wanted && $this->second_viewed_at === null && $this->cancelled_at === null;
     }
 
     /** @return HasMany<Photo, $this> */

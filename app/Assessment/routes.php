@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Assessment\Http\ExceptionController;
 use App\Assessment\Http\MarkController;
 use App\Assessment\Http\MeasuredController;
 use App\Assessment\Http\PartController;
 use App\Assessment\Http\PhotoController;
+use App\Assessment\Http\ReviewController;
 use App\Assessment\Http\SecondController;
 use App\Assessment\Http\SheetController;
 use App\Assessment\Http\SheetWritingController;
@@ -16,6 +18,7 @@ use Illuminate\Support\Facades\Route;
 Route::middleware('auth')->group(function (): void {
     Route::get('attempts', [SheetController::class, 'mine'])->can('teach');
     Route::post('attempts', [SheetController::class, 'open'])->can('teach');
+    Route::post('exceptions', ExceptionController::class)->can('teach');
     Route::get('attempts/{attempt}', [SheetController::class, 'show']);
     Route::put('attempts/{attempt}/tasks/{task}', [SheetController::class, 'task']);
     Route::post('attempts/{attempt}/marks', [MarkController::class, 'store']);
@@ -35,6 +38,13 @@ Route::middleware('auth')->group(function (): void {
     Route::post('attempts/{attempt}/answer', [WordController::class, 'answer']);
     Route::post('attempts/{attempt}/appeal', [WordController::class, 'appeal']);
     Route::post('attempts/{attempt}/appeal/answer', [WordController::class, 'answerAppeal'])->can('teach');
+    Route::post('attempts/{attempt}/reviews', [ReviewController::class, 'invite'])->can('teach');
     Route::post('attempts/{attempt}/conclusion', [SheetController::class, 'conclude'])->can('teach');
     Route::post('attempts/{attempt}/cancellation', [SheetController::class, 'cancel'])->can('teach');
+});
+
+// Somebody from outside, by a link to one sheet.
+Route::middleware('throttle:30,1')->group(function (): void {
+    Route::post('review', [ReviewController::class, 'look']);
+    Route::put('review', [ReviewController::class, 'say']);
 });

@@ -28,11 +28,12 @@ use MillStep\Core\Competency\Scope;
  * @phpstan-type Definition array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>,
  *     validity_days: int, machine_kinds?: list<string>, further?: bool, statement: string, grace_days?: int, later_days?: int,
  *     machines?: list<int>,
- *     signers?: list<int>, supervisors?: list<int>, translations?: array<string, array{name?: string, statement?: string}>}
+ *     signers?: list<int>, authorising?: array{ground: string, until?: CarbonImmutable|null, machines?: list<int>|null},
+ *     supervisors?: list<int>, translations?: array<string, array{name?: string, statement?: string}>}
  */
 final class DefinePermit
 {
-    public function __construct(private readonly Taught $taught)
+    public function __construct(private readonly Taught $taught, private readonly Authorise $authorise)
     {
     }
 
@@ -105,6 +106,10 @@ final class DefinePermit
                 $faults["requirement.$key"] = Message::of("fault.permit.$key", ['codes' => $unknown]);
             }
         }
+        $new = array_diff($given['signers'] ?? [], Permit::query()->where('code', $given['code'])->first()?->signers->modelKeys() ?? []);
+        if ($new !== [] && mb_strlen(trim($given['authorising']['ground'] ?? '')) < 3) {
+            $faults['authorising.ground'] = Message::of('fault.permit.ground');
+        }
         if ($this->leadsBack($given['code'], (array) ($given['requirement']['prerequisites'] ?? []))) {
             $faults['requirement.prerequisites'] = Message::of('fault.permit.circle');
         }
@@ -122,8 +127,11 @@ final class DefinePermit
         ];
     }
 
-    /** @param  Definition  $given  without faults */
-    public function __invoke(array $given): Permit
+    /**
+     * @param  Definition  $given  without faults
+     * @param  User|null  $by  who names those that may sign; a pack names nobody
+     */
+    public function __invoke(array $given, ?User $by = null): Permit
     {
         // Looked up before: every gate waits for what is done behind the lock. Only whoever teaches can be given a pen, or a turn to watch.
         $machines = isset($given['machines']) ? Machine::query()->whereIn('id', $given['machines'])->pluck('id') : null;
@@ -146,14 +154,36 @@ final class DefinePermit
             ])->save();
             $this->statement($permit, $given);
             $machines === null || $permit->machines()->sync($machines);
-            isset($given['signers']) && $permit->signers()->sync($teachers->intersect($given['signers']));
             isset($given['supervisors']) && $permit->supervisors()->sync($teachers->intersect($given['supervisors']));
             PermitDefined::dispatch($permit->id);
 
             return $permit;
         });
 
-        return $permit->load(['statements', 'machines', 'signers', 'supervisors']);
+        if ($by !== null && isset($given['signers'])) {
+            $this->nameSigners($permit, array_values($teachers->intersect($given['signers'])->all()), $given['authorising'] ?? null, $by);
+        }
+
+        return $permit->load(['statements', 'machines', 'signers', 'supervisors', 'authorisations.giver']);
+    }
+
+    /**
+     * Each by itself, so that no gate waits for all of them: first who signs no longer.
+     *
+     * @param  list<mixed>  $named
+     * @param  array{ground: string, until?: CarbonImmutable|null, machines?: list<int>|null}|null  $authorising
+     */
+    private function nameSigners(Permit $permit, array $named, ?array $authorising, User $by): void
+    {
+        $stand = $permit->signers()->get();
+        foreach ($stand->except($named) as $person) {
+            $this->authorise->end($permit, $person, $by);
+        }
+        if ($authorising !== null) {
+            foreach (User::query()->whereKey($named)->whereKeyNot($stand->modelKeys())->get() as $person) {
+                $this->authorise->give($permit, $person, $by, $authorising);
+            }
+        }
     }
 
     /**

@@ -32,6 +32,7 @@ use MillStep\Core\Competency\Scope;
  * @property Collection<int, Statement> $statements
  * @property Collection<int, Machine> $machines
  * @property Collection<int, User> $signers
+ * @property Collection<int, Authorisation> $authorisations
  * @property Collection<int, User> $supervisors
  */
 final class Permit extends Model
@@ -73,7 +74,9 @@ final class Permit extends Model
         );
         User::resolveRelationUsing(
             'signsFor',
-            static fn (User $user): BelongsToMany => $user->belongsToMany(self::class, 'competency_authorisations'),
+            static fn (User $user): BelongsToMany => Authorisation::standing(
+                $user->belongsToMany(self::class, 'competency_authorisations'),
+            ),
         );
     }
 
@@ -163,7 +166,13 @@ final class Permit extends Model
     /** @return BelongsToMany<User, $this> who may sign for it */
     public function signers(): BelongsToMany
     {
-        return $this->belongsToMany(User::class, 'competency_authorisations');
+        return Authorisation::standing($this->belongsToMany(User::class, 'competency_authorisations'));
+    }
+
+    /** @return HasMany<Authorisation, $this> that somebody may assess and sign for it, also what has run out */
+    public function authorisations(): HasMany
+    {
+        return $this->hasMany(Authorisation::class);
     }
 
     /** @return BelongsToMany<User, $this> who may supervise for it without signing */

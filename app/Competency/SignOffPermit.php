@@ -20,6 +20,7 @@ final class SignOffPermit
         private readonly RecordEntry $record,
         private readonly Readiness $readiness,
         private readonly Pin $pin,
+        private readonly Evidence $evidence,
     ) {
     }
 
@@ -62,12 +63,17 @@ final class SignOffPermit
             $this->refuse($readiness->reasons(), $learner, $permit);
             $this->refuse($readiness->excesses($wanted, $validUntil), $learner, $permit);
             $statement = $permit->statementInForce();
+            $rests = $this->evidence->of($learner, $permit);
+            $open = array_column(array_filter($rests['sheets'], static fn (array $sheet): bool => $sheet['second_open']), 'code');
             $entry = ($this->record)($learner, $permit, 'signed_off', [
                 'statement_version' => $statement->version,
                 'statement' => $statement->body,
                 'language' => app()->getLocale(),
                 'scope' => (object) $scope,
                 'valid_until' => $until,
+                // Said with it, not against it: what nobody else has seen.
+                ...$open === [] ? [] : ['second_view_open' => $open],
+                ...$rests['one_alone'] === null ? [] : ['one_alone' => true],
             ], $instructor, id: $id);
             SignedOff::dispatch($learner->id, $permit->id);
 

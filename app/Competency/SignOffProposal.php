@@ -15,8 +15,11 @@ use MillStep\Core\Workshop\Material;
 /** What would be signed: the statement, the most that a signature may cover, and all that still speaks against it. */
 final class SignOffProposal
 {
-    public function __construct(private readonly Standings $standings, private readonly Readiness $readiness)
-    {
+    public function __construct(
+        private readonly Standings $standings,
+        private readonly Readiness $readiness,
+        private readonly Evidence $evidence,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -51,6 +54,7 @@ final class SignOffProposal
                 ),
             )),
             'operations' => $permit->scope['operations'] ?? Scope::OPERATIONS,
+            'rests_on' => $this->evidence->of($learner, $permit),
         ];
     }
 }

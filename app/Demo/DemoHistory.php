@@ -121,7 +121,8 @@ final class DemoHistory
         }
         foreach ($story['practice'] ?? [] as $index => $minutes) {
             $this->on(
-                $at(0.56 + 0.08 * $index, 15),
+                // Three before the first try at the sheet, and whatever is more between the two.
+                $at($index < 3 ? 0.56 + 0.05 * $index : 0.8, 15),
                 fn () => $this->practice(
                     $learner,
                     ['Foot plate, corner holes', 'Foot plate, middle hole', 'Guy-wire tab, three holes'][$index % 3],
@@ -137,7 +138,7 @@ final class DemoHistory
             );
         }
         if (isset($story['first_try'])) {
-            $this->on($at(0.66, 10), fn () => $this->assess($learner, $story['first_try'], $instructor));
+            $this->on($at(0.74, 10), fn () => $this->assess($learner, $story['first_try'], $instructor));
         }
         if (isset($story['assessment'])) {
             $this->on($at(0.92, 14), fn () => $this->assess($learner, $story['assessment'], $instructor));

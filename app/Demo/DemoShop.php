@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Competency\Authorise;
 use App\Competency\DefinePermit;
 use App\Competency\Permit;
 use App\Content\Pack;
@@ -32,6 +33,7 @@ use App\Workshop\SaveMachine;
 use App\Workshop\SaveTool;
 use App\Workshop\ServiceChange;
 use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Str;
 use MillStep\Core\Workshop\DrillSeries;
 use Symfony\Component\Yaml\Yaml;
@@ -56,6 +58,9 @@ final class DemoShop
 {
     public const PASSWORD = 'mast-and-vane';
 
+    /** So long ago the shop named those who may sign. */
+    private const OPENED_DAYS_AGO = 400;
+
     public const PIN = '2468';
 
     private const FOLDER = 'database/demo';
@@ -71,6 +76,7 @@ final class DemoShop
         private readonly CheckGauge $checkGauge,
         private readonly DefinePermit $definePermit,
         private readonly BadgeDesk $badges,
+        private readonly Authorise $authorise,
     ) {
     }
 
@@ -204,16 +210,24 @@ final class DemoShop
     /** @param  DemoPeople  $people */
     private function everybody(array $people): void
     {
-        $instructors = [];
+        $instructors = $signers = [];
         foreach ($people['staff'] as $given) {
             $user = $this->person($given['name'], $given['email'], Role::from($given['role']));
             $user->update(['pin_hash' => self::PIN, 'all_cohorts' => $given['all_cohorts'] ?? false]);
             if ($given['signs'] ?? false) {
-                $user->signsFor()->attach(Permit::query()->pluck('id'));
+                $signers[] = [$user, $given['ground'] ?? 'Trained and assessed here'];
                 $instructors[] = $user;
             }
         }
         $lead = User::query()->where('role', Role::Lead)->firstOrFail();
+        // Before anybody was taught here.
+        Date::setTestNow(CarbonImmutable::now()->subDays(self::OPENED_DAYS_AGO)->setTime(8, 0));
+        foreach ($signers as [$user, $ground]) {
+            foreach (Permit::query()->orderBy('id')->get() as $permit) {
+                $this->authorise->give($permit, $user, $lead, ['ground' => $ground]);
+            }
+        }
+        Date::setTestNow();
         $this->plans($lead);
         $this->gauges($lead);
         foreach ($people['cohorts'] as $given) {

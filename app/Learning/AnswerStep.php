@@ -8,6 +8,7 @@ use App\Competency\RecordEntry;
 use App\Learning\Events\LessonCompleted;
 use App\Learning\Events\LookAsked;
 use App\Learning\Events\StepOpened;
+use App\Support\Given;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -120,6 +121,7 @@ final class AnswerStep
             ($this->record)($progress->learner, null, 'lesson_completed', [
                 'lesson' => $progress->lesson->code,
                 'version' => $progress->lesson->version,
+                ...self::lookedBy($progress),
             ], $progress->learner, $at);
             LessonCompleted::dispatch($progress->learner_id);
         }
@@ -170,5 +172,14 @@ final class AnswerStep
             }
         }
         throw Refusal::because('no_choice');
+    }
+
+    /** @return array{looked_by?: list<int>} who has looked at its hold points */
+    private static function lookedBy(Progress $progress): array
+    {
+        $by = HoldPoint::query()->where('progress_id', $progress->id)->whereNotNull('opened_by')->distinct()->orderBy('opened_by')
+            ->pluck('opened_by')->all();
+
+        return $by === [] ? [] : ['looked_by' => array_map(Given::whole(...), array_values($by))];
     }
 }

@@ -54,11 +54,8 @@ final class SavePerson
             if (isset($given['cohorts'])) {
                 $person->cohorts()->sync(Cohort::query()->whereIn('id', $given['cohorts'])->pluck('id'));
             }
-            if (! in_array($role, [Role::Lead, Role::Instructor], true)) {
-                $person->signsFor()->detach();
-            }
             PersonChanged::dispatch($person->id);
-            $changesRole && RoleChanged::dispatch($person->id);
+            $changesRole && RoleChanged::dispatch($person->id, $by->id);
 
             return $person->refresh();
         });

@@ -9,6 +9,7 @@ use App\Competency\Events\EntryCorrected;
 use App\Competency\Events\PermitDefined;
 use App\Competency\Events\PermitHeld;
 use App\Competency\Events\PermitRevoked;
+use App\Competency\Listeners\EndAuthorisations;
 use App\Competency\OpenTurns;
 use App\Competency\Permit;
 use App\Competency\Taught;
@@ -167,6 +168,7 @@ final class MillStepServiceProvider extends ServiceProvider
             PermitDefined::class,
             LessonPublished::class,
         ], ReviewOpenTurns::class);
+        Event::listen(RoleChanged::class, EndAuthorisations::class);
         Event::listen([LookAsked::class, PracticeLogged::class], WriteToWhoTeaches::class);
         Event::listen(RaisesAlert::class, AlertLead::class);
         Event::listen(PersonForgotten::class, DeletePhotos::class);

@@ -18,6 +18,7 @@ final class AuditNames
     /** @var array<string, class-string<Model>> column => what it points at */
     private const COLUMNS = [
         'user_id' => User::class, 'paired_by' => User::class, 'revoked_by' => User::class, 'set_by' => User::class,
+        'given_by' => User::class,
         'cohort_id' => Cohort::class, 'machine_id' => Machine::class, 'permit_id' => Permit::class,
     ];
 

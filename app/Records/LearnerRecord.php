@@ -7,6 +7,7 @@ namespace App\Records;
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
 use App\Assessment\Tries\TryShown;
+use App\Assessment\Who\AssessmentException;
 use App\Competency\Anchors;
 use App\Competency\LedgerEntry;
 use App\Competency\Permit;
@@ -56,6 +57,9 @@ final class LearnerRecord
     /** @var Collection<array-key, Entry> */
     private Collection $waiting;
 
+    /** @var Collection<string, AssessmentException> that are still to be used, by sheet */
+    private Collection $exceptions;
+
     /** What a learner did, read once for all permits. */
     private function read(User $learner): void
     {
@@ -69,6 +73,8 @@ final class LearnerRecord
             ->orderBy('started_at')->get()->toBase();
         $this->sheetAttempts = SheetAttempt::query()->with(['sheet', 'lines'])->where('learner_id', $learner->id)
             ->orderBy('started_at')->get()->toBase();
+        $this->exceptions = AssessmentException::query()->with('grantor')->where('learner_id', $learner->id)->whereNull('attempt_id')
+            ->get()->keyBy('sheet')->toBase();
         $this->waiting = Entry::query()->with('machine.permits')->where('learner_id', $learner->id)
             ->where('state', 'waiting')->get()->toBase();
     }
@@ -210,9 +216,9 @@ final class LearnerRecord
      */
     private function assessments(array $codes, Record $record): array
     {
-        [$sheets, $attempts] = [$this->sheets, $this->sheetAttempts];
+        [$sheets, $attempts, $exceptions] = [$this->sheets, $this->sheetAttempts, $this->exceptions];
 
-        return array_map(static function (string $code) use ($sheets, $attempts, $record): array {
+        return array_map(static function (string $code) use ($sheets, $attempts, $exceptions, $record): array {
             $mine = $attempts->filter(static fn (SheetAttempt $attempt): bool => $attempt->sheet->code === $code);
             $last = $mine->whereNotNull('concluded_at')->last();
 
@@ -223,6 +229,7 @@ final class LearnerRecord
                 'outcome' => $record->assessments[$code] ?? null,
                 'score_percent' => $last === null ? null : (float) $last->score_percent,
                 'last_attempt' => $last?->id,
+                'exception' => $exceptions->get($code)?->shown(),
                 'tries' => array_values($mine->map(TryShown::short(...))->all()),
                 'open_attempt' => $mine->first(static fn (SheetAttempt $attempt): bool => $attempt->isOpen())?->id,
             ];

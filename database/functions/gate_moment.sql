@@ -77,7 +77,8 @@ BEGIN
     -- Who teaches and is on the floor; what of this machine's permits each may supervise, and how many other turns each watches.
     SELECT json_agg(json_build_object('id', u.id, 'name', u.name,
             'supervises', (SELECT json_agg(a.permit_id) FROM competency_authorisations a
-                WHERE a.user_id = u.id AND a.permit_id = ANY (takes)),
+                WHERE a.user_id = u.id AND a.permit_id = ANY (takes)
+                    AND a.valid_from <= instant AND (a.valid_until IS NULL OR a.valid_until >= instant)),
             'by_name', (SELECT json_agg(a.permit_id) FROM competency_supervisors a WHERE a.user_id = u.id AND a.permit_id = ANY (takes)),
             'watches', (SELECT count(*) FROM gate_sessions s
                 WHERE s.supervisor_id = u.id AND s.ended_at IS NULL AND s.machine_id <> at_machine)) ORDER BY u.name, u.id)

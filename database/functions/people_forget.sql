@@ -21,6 +21,7 @@ BEGIN
     UPDATE assessment_marks SET why = NULL, value = value - 'text'
         WHERE attempt_id IN (SELECT id FROM assessment_attempts WHERE learner_id = person) AND (why IS NOT NULL OR value ? 'text');
     UPDATE assessment_attempts SET cancelled_because = NULL, second_says = NULL WHERE learner_id = person;
+    UPDATE assessment_reviews SET says = NULL WHERE attempt_id IN (SELECT id FROM assessment_attempts WHERE learner_id = person);
     DELETE FROM assessment_photos WHERE attempt_id IN (SELECT id FROM assessment_attempts WHERE learner_id = person);
     UPDATE practice_entries SET note = NULL, mishap = NULL, readings = NULL, reason = NULL, edits = '[]' WHERE learner_id = person;
     UPDATE learning_progress SET notes = '' WHERE learner_id = person;

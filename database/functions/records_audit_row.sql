@@ -1,8 +1,9 @@
 -- Every change of what decides who may run, with who made it. Of secrets, and of what is known of a person, it says that they were set,
--- changed or taken away, never what they are: people are named by their number alone, since they can be forgotten.
+-- changed or taken away, never what they are (nor on what ground somebody assesses): people are named by their number alone, since they
+-- can be forgotten.
 CREATE OR REPLACE FUNCTION records_audit_row() RETURNS trigger LANGUAGE plpgsql SECURITY DEFINER SET search_path = public AS $$
 DECLARE
-    secret text[] := ARRAY['password', 'pin_hash', 'code_hash', 'totp_secret'];
+    secret text[] := ARRAY['password', 'pin_hash', 'code_hash', 'totp_secret', 'ground'];
     personal text[] := ARRAY['name', 'email', 'sis_id', 'born_on', 'guardian_acknowledged_on'];
     passing text[] := ARRAY['created_at', 'updated_at', 'last_seen_at', 'slowed_until', 'pin_failures', 'pin_locked_until',
         'pin_open_guess', 'pin_open_at', 'units', 'remember_token', 'pairing_id', 'totp_used_step'];

@@ -262,6 +262,12 @@ export const router = createRouter({
       props: true,
       meta: { guest: true, bare: true },
     },
+    {
+      path: '/review',
+      name: 'review',
+      component: () => import('./assessment/ReviewPage.vue'),
+      meta: { guest: true, bare: true },
+    },
     { path: '/:missing(.*)*', name: 'missing', component: () => import('./ui/MissingPage.vue'), meta: { guest: true } },
   ],
 });

@@ -12,6 +12,7 @@ require_once __DIR__.'/marks.php';
 beforeEach(function (): void {
     $this->by = $this->instructor();
     $this->learner = $this->person();
+    bring($this->learner, 3, $this->by);
     $this->attempt = $this->actingAs($this->by)
         ->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])
         ->json('id');
@@ -121,6 +122,7 @@ it('takes two places apart by where they are', function (): void {
 
 it('gives everybody their own dimensions and judges what they work out from them', function (): void {
     all_permits();
+    piloted($this->learner, $this->by, 'PS-rings');
     $attempt = $this->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-rings', 'learner_id' => $this->learner->id])
         ->assertCreated();
     $this->attempt = $attempt->json('id');
@@ -141,6 +143,7 @@ it('gives everybody their own dimensions and judges what they work out from them
 
 it('judges plugs, threads and points in words and numbers', function (): void {
     all_permits();
+    piloted($this->learner, $this->by, 'PS-tapped-block', 'PS-grab');
     $open = fn (string $sheet) => $this->postJson('/api/assessment/attempts', [
         'id' => fake_uuid(), 'sheet' => $sheet, 'learner_id' => $this->learner->id,
     ])->json('id');

@@ -14,6 +14,7 @@ beforeEach(function (): void {
     $this->freezeTime();
     $this->by = $this->instructor();
     $this->learner = $this->person();
+    bring($this->learner, 3, $this->by);
     $this->attempt = $this->actingAs($this->by)
         ->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])
         ->assertCreated()

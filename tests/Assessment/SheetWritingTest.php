@@ -29,7 +29,8 @@ it('shows every sheet, how it went, and one of them with what it wants', functio
 
 it('is published as its next version, once, and open assessments keep theirs', function (): void {
     $learner = $this->person();
-    $attempt = $this->actingAs($this->instructor())->postJson('/api/assessment/attempts', [
+    bring($learner, 3, $by = $this->instructor());
+    $attempt = $this->actingAs($by)->postJson('/api/assessment/attempts', [
         'id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $learner->id,
     ])->json();
     $this->actingAs($this->lead);

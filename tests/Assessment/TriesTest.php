@@ -17,6 +17,7 @@ beforeEach(function (): void {
     $this->freezeTime();
     $this->by = $this->instructor();
     $this->learner = $this->person();
+    bring($this->learner, 3, $this->by);
     $this->open = fn () => $this->postJson('/api/assessment/attempts', [
         'id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id,
     ]);
@@ -26,7 +27,9 @@ beforeEach(function (): void {
     $this->away = fn (string $because = 'time', string $words = 'The hour is over') => $this->postJson(
         "/api/assessment/attempts/{$this->attempt}/cancellation", ['because' => $because, 'words' => $words],
     );
-    $this->said = fn (): array => LedgerEntry::query()->where('learner_id', $this->learner->id)->orderBy('seq')->pluck('type')->all();
+    $this->said = fn (): array => LedgerEntry::query()->where('learner_id', $this->learner->id)
+        ->whereIn('type', ['sheet_opened', 'sheet_stopped', 'mark_undone', 'sheet_put_away', 'outcome_answered', 'outcome_appealed'])
+        ->orderBy('seq')->pluck('type')->all();
 });
 
 /** A sheet that was passed. */

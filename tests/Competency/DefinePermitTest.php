@@ -97,6 +97,8 @@ it('writes a new permit, at its machines and with who may sign; a learner is giv
     $given = ($this->given)(['name' => 'Centre drilling', 'machines' => []]);
     $given['machines'] = [$machine->id];
     $given['signers'] = [$this->signer->id, $learner->id];
+    ($this->put)($given, 'lathe-centre')->assertOk()->assertJsonPath('permit', null);
+    $given['authorising'] = ['ground' => 'Turner, nine years'];
     ($this->put)($given, 'lathe-centre')->assertOk()->assertJson(['permit' => [
         'machines' => [$machine->id], 'signers' => [$this->signer->id], 'statement_version' => 1,
     ], 'affected' => []]);

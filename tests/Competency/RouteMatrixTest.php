@@ -53,7 +53,7 @@ const WHO = [
         'POST assessment/attempts/{attempt}/cancellation', 'GET assessment/attempts',
         'POST assessment/attempts/{attempt}/notes', 'POST assessment/attempts/{attempt}/photos',
         'PUT assessment/attempts/{attempt}/second', 'POST assessment/attempts/{attempt}/second',
-        'POST assessment/attempts/{attempt}/appeal/answer',
+        'POST assessment/attempts/{attempt}/appeal/answer', 'POST assessment/exceptions', 'POST assessment/attempts/{attempt}/reviews',
         'GET assessment/sheets', 'GET assessment/sheets/{code}', 'GET records/ready', 'GET records/assessors',
         'GET assessment/gauges/{gauge}/repeatability',
         'POST workshop/gauges', 'PUT workshop/gauges/{gauge}', 'POST workshop/gauges/{gauge}/checks',
@@ -113,7 +113,7 @@ const ASKS_MORE = [
 const DOORS = [
     'GET people/mailbox', 'GET people/me', 'POST people/first-lead', 'POST people/password-reset', 'PUT people/password-reset',
     'POST people/session', 'POST people/session/second-factor', 'GET gate/demo-badges', 'POST gate/reads',
-    'GET gate/screen', 'POST gate/renewal',
+    'GET gate/screen', 'POST gate/renewal', 'POST assessment/review', 'PUT assessment/review',
     'GET live/channels/{channel}', 'GET {missing}',
 ];
 

@@ -13,6 +13,7 @@ require_once __DIR__.'/../Assessment/marks.php';
 /** A sheet from its first mark to its conclusion, watched by a second instructor where there is one. */
 function conduct(App\People\User $learner, App\People\User $by, ?App\People\User $second = null, string $outcome = 'passed'): void
 {
+    bring($learner, 3, $by);
     app(DemoAssessments::class)->conduct($learner, $outcome, $by, 'PS-through-holes', $second);
 }
 
@@ -107,6 +108,7 @@ it('has a card for every part, which opens by its code for whoever may see its m
 it('knows how closely a gauge repeats itself from readings that were taken twice', function (): void {
     $this->by = $this->instructor();
     $this->learner = $this->person();
+    bring($this->learner, 3, $this->by);
     $gauge = app(App\Workshop\Gauges\SaveGauge::class)(null, [
         'name' => 'Caliper 7', 'kind' => 'caliper', 'resolution_mm' => 0.01, 'uncertainty_mm' => 0.02,
     ]);

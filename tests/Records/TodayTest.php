@@ -51,6 +51,7 @@ it('lists practice until it is decided on', function (): void {
 });
 
 it('lists a sheet that was left open', function (): void {
+    bring($this->learner, 3, $this->by);
     $this->actingAs($this->by)
         ->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id])
         ->assertCreated();

@@ -10,8 +10,10 @@ use App\Assessment\NoteOnSheet;
 use App\Assessment\Photos\Photo;
 use App\Assessment\Scoring;
 use App\Assessment\Seat;
+use App\Assessment\Second\Review;
 use App\Assessment\SheetAttempt;
 use App\Assessment\Viewer;
+use App\Assessment\Who\WhoAssesses;
 use App\Assessment\Word\MaySay;
 use App\People\User;
 use App\Planning\Attachment;
@@ -72,6 +74,14 @@ final class SheetAttemptResource extends JsonResource
                 'added_at' => $ended && $photo->recorded_at > $this->concluded_at ? $photo->recorded_at->toIso8601ZuluString() : null,
             ])->all(),
             'second' => $this->second(),
+            'second_wanted' => $attempt->second_wanted,
+            'second_open' => $attempt->wantsSecondView(),
+            'reviews' => $viewer === Viewer::Learner ? [] : array_values($attempt->reviews->map(static fn (Review $one): array => [
+                'id' => $one->id, 'name' => $one->name, 'invited_at' => $one->invited_at->toIso8601ZuluString(),
+                'expires_at' => $one->expires_at->toIso8601ZuluString(), 'said_at' => $one->said_at?->toIso8601ZuluString(),
+                'agrees' => $one->agrees, 'says' => $one->says,
+            ])->all()),
+            'assessor_may' => $ended ? $this->ground() : null,
             'stopped' => $verdicts && $this->stopped_at !== null ? [
                 'at' => $this->stopped_at->toIso8601ZuluString(), 'criterion' => $this->stopped_by,
             ] : null,
@@ -133,6 +143,19 @@ final class SheetAttemptResource extends JsonResource
             'appealed' => $said($attempt->marks()->said('appealed')),
             'appeal_answered' => $said($attempt->marks()->said('appeal_answered')),
             'may' => $user instanceof User ? MaySay::of($attempt, $user, $viewer) : [],
+        ];
+    }
+
+    /** @return array{by: string|null, from: string|null, until: string|null, ground: string|null}|null why whoever assessed may */
+    private function ground(): ?array
+    {
+        $found = app(WhoAssesses::class)->ground($this->assessor, $this->sheet->code);
+
+        return $found === null ? null : [
+            'by' => $found->giver?->name,
+            'from' => $found->ground === null ? null : $found->valid_from->toIso8601ZuluString(),
+            'until' => $found->valid_until?->toIso8601ZuluString(),
+            'ground' => $found->ground,
         ];
     }
 

@@ -22,9 +22,11 @@ use MillStep\Core\Competency\Scope;
 /** The permits of the shop: everybody who teaches reads what they ask for, the lead says it. */
 final class PermitController
 {
+    private const SHOWN = ['statements', 'machines', 'signers', 'supervisors', 'authorisations.giver'];
+
     public function index(): AnonymousResourceCollection
     {
-        $permits = Permit::query()->with(['statements', 'machines', 'signers', 'supervisors'])->orderBy('id')->get();
+        $permits = Permit::query()->with(self::SHOWN)->orderBy('id')->get();
 
         return PermitResource::collection($permits);
     }
@@ -55,7 +57,7 @@ final class PermitController
         $faults = $define->faults($definition);
         $keep = $faults === [] && ! $request->boolean('preview');
         $follows = $faults === [] ? $preview->of($definition) : ['affected' => [], 'loses' => [], 'turns' => []];
-        $permit = $keep ? $define($definition) : null;
+        $permit = $keep ? $define($definition, $user) : null;
 
         return new JsonResponse([
             'faults' => (object) array_map(static fn (Message $fault): array => [Speech::say($fault)], $faults),
@@ -66,6 +68,6 @@ final class PermitController
 
     public function show(Request $request, Permit $permit): PermitResource
     {
-        return new PermitResource($permit->load(['statements', 'machines', 'signers', 'supervisors']));
+        return new PermitResource($permit->load(self::SHOWN));
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Competency\Http;
 
+use App\Competency\Authorisation;
 use App\Competency\Permit;
 use App\Support\Given;
 use Illuminate\Http\Request;
@@ -41,6 +42,14 @@ final class PermitResource extends JsonResource
             'machine_kinds' => $this->machine_kinds ?? [],
             'machines' => $this->machines->modelKeys(),
             'signers' => $this->signers->modelKeys(),
+            'authorisations' => array_values($this->authorisations->map(static fn (Authorisation $one): array => [
+                'person_id' => $one->user_id,
+                'from' => $one->ground === null ? null : $one->valid_from->toIso8601ZuluString(),
+                'until' => $one->valid_until?->toIso8601ZuluString(),
+                'machines' => $one->machines,
+                'ground' => $one->ground,
+                'by' => $one->giver?->name,
+            ])->all()),
             'supervisors' => $this->supervisors->modelKeys(),
             'statement' => Given::text($last?->getRawOriginal('body')),
             'statement_version' => $last->version ?? 0,

@@ -11,7 +11,7 @@ final readonly class RoleChanged implements EndsRights
 {
     use Dispatchable;
 
-    public function __construct(public int $userId)
+    public function __construct(public int $userId, public int $byId)
     {
     }
 

@@ -41,6 +41,7 @@ final class ReadyToAssess
             ->keyBy(static fn (SheetAttempt $attempt): string => "{$attempt->learner_id} {$attempt->sheet->code}");
         $since = $this->since($learners);
         $again = $this->again->ofEach($learners);
+        $signs = $instructor->loadMissing('signsFor')->signsFor->modelKeys();
         $free = $this->freeKinds();
         $now = CarbonImmutable::now();
         $rows = $candidates = $nearly = [];
@@ -53,6 +54,7 @@ final class ReadyToAssess
                         'permit' => ['code' => $code, 'name' => $standing->permit->name],
                         'sheet' => ['code' => $sheet, 'title' => $sheets->get($sheet)->title ?? $sheet],
                         'open_attempt' => $open->get("{$learner->id} $sheet")?->id,
+                        'mine' => in_array($standing->permit->id, $signs, true),
                     ];
                     $missing = self::missing($standing, $again[$learner->id][$sheet] ?? null);
                     if ($missing !== []) {

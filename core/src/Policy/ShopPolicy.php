@@ -68,6 +68,7 @@ final readonly class ShopPolicy
         public int $observedPassPercent,
         public int $promptLimit,
         public int $whyLimit,
+        public int $secondViewEvery,
         public float $promptedCredit,
         public Length $caliperUncertainty,
         private array $processes,
@@ -151,6 +152,7 @@ final readonly class ShopPolicy
             observedPassPercent: $count('observed_pass_percent'),
             promptLimit: $count('prompt_limit'),
             whyLimit: $count('why_limit'),
+            secondViewEvery: $count('second_view_every'),
             promptedCredit: $number('prompted_credit'),
             caliperUncertainty: $length('caliper_uncertainty_mm'),
             processes: array_map(

@@ -11,6 +11,7 @@ import PersonalSizes from './PersonalSizes.vue';
 import ReadingHand from './ReadingHand.vue';
 import { isOpen } from './results';
 import ScoreBar from './ScoreBar.vue';
+import SecondLot from './SecondLot.vue';
 import SecondPanel from './SecondPanel.vue';
 import SheetEnd from './SheetEnd.vue';
 import SheetNotes from './SheetNotes.vue';
@@ -169,6 +170,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
       }}
     </p>
   </div>
+  <SecondLot v-if="seat === 'assessor'" :attempt="attempt" />
   <PersonalSizes :attempt="attempt" />
   <PlanLinks :plans="attempt.plans" />
   <ScoreBar

@@ -8,7 +8,10 @@ import ReadingList from './ReadingList.vue';
 import { shapeOf } from './results';
 
 /** One line of a sheet that has ended: what was found, by whom, what stood before, and what a second instructor saw. */
-const props = defineProps<{ criterion: Schemas['Criterion']; attempt: Schemas['AssessmentAttempt'] }>();
+const props = defineProps<{
+  criterion: Schemas['Criterion'];
+  attempt: Pick<Schemas['AssessmentAttempt'], 'photos' | 'learner' | 'assessor' | 'second'>;
+}>();
 const { t, d } = useI18n();
 const { length } = useUnits();
 const said = (result: string | number | null | undefined) =>
@@ -64,6 +67,7 @@ const photos = () => props.attempt.photos.filter((photo) => photo.criterion === 
         ▲ {{ t('sheet.secondSaw', { name: attempt.second?.name ?? '', what: said(criterion.second) }) }}
       </p>
       <PhotoStrip :photos="photos()" />
+      <slot />
     </div>
   </li>
 </template>

@@ -48,7 +48,7 @@ const putAway = useAction(
     <SelectField
       v-model="because"
       :label="t('sheet.putAwayBecause')"
-      :options="BECAUSE.map((value) => ({ value, label: t(`sheet.because.${value}`) }))"
+      :options="BECAUSE.map((value) => ({ value, label: t(`sheet.putAwayKind.${value}`) }))"
     />
     <TextField
       v-model="words"

@@ -8,6 +8,7 @@ import LearnersWord from './LearnersWord.vue';
 import PersonalSizes from './PersonalSizes.vue';
 import PhotoStrip from './PhotoStrip.vue';
 import ScoreBar from './ScoreBar.vue';
+import SecondLot from './SecondLot.vue';
 import SecondPanel from './SecondPanel.vue';
 
 /** A sheet that has ended: what it came to and why, what to practise, and every mark as it was made. */
@@ -36,12 +37,24 @@ const practise = computed(() => {
       {{ d(attempt.started_at, { dateStyle: 'medium' }) }}. {{ t('sheet.version', { version: attempt.sheet.version }) }}
     </p>
   </div>
+  <p v-if="attempt.assessor_may && attempt.viewer !== 'learner'" class="text-sm text-quiet">
+    {{
+      attempt.assessor_may.ground
+        ? t('sheet.ground', {
+            name: attempt.assessor,
+            by: attempt.assessor_may.by ?? '',
+            from: d(attempt.assessor_may.from ?? '', { dateStyle: 'medium' }),
+            ground: attempt.assessor_may.ground,
+          })
+        : t('sheet.groundOld', { name: attempt.assessor })
+    }}
+  </p>
   <p v-if="attempt.cancelled_at" class="mt-3 border-2 border-supervised bg-sheet px-4 py-2 font-semibold" role="status">
     ○ {{ t(attempt.put_away_counts ? 'sheet.putAwayDoneTry' : 'sheet.putAwayDone') }}
     <template v-if="attempt.put_away_because || attempt.cancelled_because">{{
       t('sheet.putAwayReason', {
         reason: [
-          attempt.put_away_because ? t(`sheet.because.${attempt.put_away_because}`) : '',
+          attempt.put_away_because ? t(`sheet.putAwayKind.${attempt.put_away_because}`) : '',
           attempt.cancelled_because ?? '',
         ]
           .filter(Boolean)
@@ -49,6 +62,7 @@ const practise = computed(() => {
       })
     }}</template>
   </p>
+  <SecondLot :attempt="attempt" />
   <LearnersWord :attempt="attempt" :query-key="queryKey" />
   <PersonalSizes :attempt="attempt" />
   <ScoreBar v-if="attempt.score" class="mt-3" :attempt="attempt" :score="attempt.score" :pending="0" :unsaved="0" />

@@ -56,7 +56,7 @@ const way = computed(() => {
       <span v-if="tried.score_percent !== null" class="reading"> {{ tried.score_percent.toFixed(1) }} %</span>
       <template v-if="tried.ended === 'put_away'">
         <span class="block text-sm">
-          {{ tried.because ? t(`sheet.because.${tried.because}`) : t('tries.from') }}
+          {{ tried.because ? t(`sheet.putAwayKind.${tried.because}`) : t('tries.from') }}
           <q v-if="tried.words">{{ tried.words }}</q>
         </span>
         <span class="block text-sm text-quiet">

@@ -62,6 +62,7 @@ const own = computed(() => String(person.value?.id) === props.id);
       v-if="shown"
       :key="shown.code"
       ref="path"
+      :learner-name="data.learner.name"
       class="mt-5 scroll-mt-4"
       :permit="shown"
       :learner-id="data.learner.id"

@@ -26,10 +26,14 @@ function words(line: Schemas['LedgerLine']): string {
   if (typeof details.ended === 'string' && te(`ledger.ended.${details.ended}`))
     said.push(t(`ledger.ended.${details.ended}`));
   if (line.type === 'sheet_put_away' && typeof details.because === 'string')
-    said.push(t(`sheet.because.${details.because}`));
+    said.push(t(`sheet.putAwayKind.${details.because}`));
   if (typeof details.agrees === 'boolean') said.push(t(details.agrees ? 'ledger.agrees' : 'ledger.disagrees'));
   if (typeof details.answer === 'string') said.push(t(`sheet.word.${details.answer}`));
   if (typeof details.words === 'string') said.push(`“${details.words}”`);
+  if (Array.isArray(details.second_view_open)) said.push(t('ledger.secondOpen'));
+  if (details.one_alone === true) said.push(t('ledger.oneAlone'));
+  if (line.type === 'exception_granted' && typeof details.kind === 'string') said.push(t(`exception.${details.kind}`));
+  for (const text of [details.ground, details.evidence]) if (typeof text === 'string') said.push(`“${text}”`);
   if (details.confirmed === false) said.push(t('ledger.notConfirmed'));
   return said.join(', ');
 }

@@ -6,6 +6,7 @@ import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import FormField from '@/ui/FormField.vue';
 import PageState from '@/ui/PageState.vue';
+import DateField from '@/ui/DateField.vue';
 import TextField from '@/ui/TextField.vue';
 import { useAction } from '@/ui/useAction';
 import WorkshopTabs from '@/workshop/WorkshopTabs.vue';
@@ -14,6 +15,7 @@ import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useMaterialName } from '@/workshop/useMaterialName';
 import { useRouter } from 'vue-router';
+import AuthorisationList from './AuthorisationList.vue';
 import TickList from './TickList.vue';
 import { useScope } from './useScope';
 import { useNext } from '@/records/useNext';
@@ -64,6 +66,13 @@ const send = useAction(
 watch(form, () => (seen.value = null), { deep: true });
 const fault = (...keys: string[]) =>
   keys.map((key) => send.fieldErrors.value[key]?.[0] ?? seen.value?.faults[key]?.[0]).find(Boolean);
+/** Who is authorised as it stands, and who would be with what is ticked. */
+const standing = computed(() => permit.data.value?.authorisations ?? []);
+const newSigners = computed(() =>
+  (choices.data.value?.signers ?? []).filter(
+    ({ id }) => form.value.signers.includes(id) && !(permit.data.value?.signers ?? []).includes(id),
+  ),
+);
 const changedStatement = computed(
   () => permit.data.value !== undefined && form.value.statement.trim() !== permit.data.value.statement,
 );
@@ -252,6 +261,39 @@ const named = (list: { code: string; title: string }[]) =>
             :options="data.signers.map(({ id, name }) => ({ value: id, label: name }))"
             :error="fault('signers')"
           />
+          <AuthorisationList
+            :authorisations="standing"
+            :people="data.signers"
+            :machines="data.machines"
+            :signers="form.signers"
+          />
+          <div v-if="newSigners.length > 0" class="space-y-4 border-l-4 border-blue pl-4" data-testid="authorising">
+            <p class="font-semibold">{{ newSigners.map(({ name }) => name).join(', ') }}</p>
+            <TextField
+              v-model="form.ground"
+              required
+              maxlength="300"
+              :label="t('permits.ground')"
+              :hint="t('permits.groundHint')"
+              :error="fault('authorising.ground')"
+            />
+            <DateField
+              v-model="form.authorised_until"
+              class="max-w-xs"
+              :label="t('permits.authorisedUntil')"
+              :error="fault('authorising.until')"
+            />
+            <TickList
+              v-model="form.authorised_machines"
+              :label="t('permits.authorisedMachines')"
+              :options="
+                data.machines
+                  .filter(({ id }) => form.machines.includes(id))
+                  .map(({ id, name }) => ({ value: id, label: name }))
+              "
+              :error="fault('authorising.machines')"
+            />
+          </div>
           <TickList
             v-model="form.supervisors"
             :label="t('permits.maySupervise')"

@@ -5,17 +5,19 @@ import ErrorNote from '@/ui/ErrorNote.vue';
 import HoleGlyph from '@/ui/HoleGlyph.vue';
 import { useAction } from '@/ui/useAction';
 import { v7 as uuid } from 'uuid';
-import { computed } from 'vue';
+import { useQueryClient } from '@tanstack/vue-query';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import LessonLinks from './LessonLinks.vue';
 import PathRow from './PathRow.vue';
 import { useNext } from '@/records/useNext';
+import ExceptionDialog from '@/assessment/ExceptionDialog.vue';
 import TryList from '@/assessment/TryList.vue';
 import { useScope } from './useScope';
 
 /** One permit as a way of five stages, what each asks for, and the next move. */
-const props = defineProps<{ permit: Schemas['PermitRecord']; learnerId: number; own: boolean }>();
+const props = defineProps<{ permit: Schemas['PermitRecord']; learnerId: number; learnerName: string; own: boolean }>();
 const { t, d } = useI18n();
 const { all } = useNext();
 const { words: scopeWords, lost } = useScope();
@@ -47,6 +49,10 @@ const move = computed(() => {
 const lessons = computed(() => props.permit.lessons.filter((lesson) => !lesson.guided));
 const guided = computed(() => props.permit.lessons.filter((lesson) => lesson.guided));
 const lessonsDone = computed(() => lessons.value.filter((lesson) => lesson.completed).length);
+/** From here on a learner may be assessed. */
+const PILOTED = 3;
+const allowing = ref<{ code: string; title: string } | null>(null);
+const client = useQueryClient();
 const canSign = computed(() => standing.value.stage >= 4);
 </script>
 
@@ -171,6 +177,12 @@ const canSign = computed(() => standing.value.stage >= 4);
               sheet.outcome ? t(`outcome.${sheet.outcome}`) + `, ${sheet.score_percent} %` : t('record.notTried')
             }}</span>
             <TryList :tries="sheet.tries" />
+            <span v-if="sheet.exception" class="block text-sm text-supervised"
+              >▲
+              {{
+                t('exception.granted', { by: sheet.exception.by, kind: t(`exception.${sheet.exception.kind}`) })
+              }}</span
+            >
           </p>
           <RouterLink
             v-if="sheet.last_attempt"
@@ -190,9 +202,21 @@ const canSign = computed(() => standing.value.stage >= 4);
             class="inline-flex min-h-12 items-center border border-quiet px-5 font-semibold no-underline print:hidden"
             >{{ t('record.measure') }}</RouterLink
           >
-          <BigButton v-if="!own" class="print:hidden" :busy="openSheet.busy.value" @click="openSheet.run(sheet.code)">{{
-            t(sheet.open_attempt ? 'record.resumeSheet' : 'record.openSheet')
-          }}</BigButton>
+          <button
+            v-if="!own && standing.stage < PILOTED && !sheet.exception && !sheet.open_attempt"
+            type="button"
+            class="min-h-12 underline underline-offset-4 print:hidden"
+            @click="allowing = sheet"
+          >
+            {{ t('exception.allow') }}
+          </button>
+          <BigButton
+            v-else-if="!own"
+            class="print:hidden"
+            :busy="openSheet.busy.value"
+            @click="openSheet.run(sheet.code)"
+            >{{ t(sheet.open_attempt ? 'record.resumeSheet' : 'record.openSheet') }}</BigButton
+          >
         </div>
       </PathRow>
       <PathRow :stage="5" :reached="standing.stage >= 5" :title="t('record.signOff')">
@@ -222,5 +246,12 @@ const canSign = computed(() => standing.value.stage >= 4);
         </div>
       </PathRow>
     </ol>
+    <ExceptionDialog
+      v-if="allowing"
+      :learner="{ id: learnerId, name: learnerName }"
+      :sheet="allowing"
+      @done="((allowing = null), client.invalidateQueries({ queryKey: ['record'] }))"
+      @close="allowing = null"
+    />
   </section>
 </template>

@@ -19,6 +19,7 @@ import { useIntent } from '@/ui/useIntent';
 import { computed, reactive, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
+import RestsOn from './RestsOn.vue';
 import { useScope } from './useScope';
 
 const props = defineProps<{ id: string; permit: string }>();
@@ -129,6 +130,7 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
         <p class="mt-3 font-semibold" :class="data.acknowledged ? 'text-alone' : 'text-supervised'">
           {{ data.acknowledged ? `✓ ${t('sign.acknowledged')}` : `○ ${t('sign.notAcknowledged')}` }}
         </p>
+        <RestsOn :rests-on="data.rests_on" />
         <template v-if="own && !data.acknowledged">
           <p v-if="data.standing.stage < 4" class="mt-2">{{ t('sign.tooEarlyOwn') }}</p>
           <BigButton v-else class="mt-3" tone="main" :busy="acknowledge.busy.value" @click="acknowledge.run(data)">{{

@@ -143,6 +143,10 @@ describe('the sign-off', () => {
   const proposal = (given: Partial<Schemas['SignOffProposal']> = {}): Schemas['SignOffProposal'] => ({
     learner: { id: 9, name: 'Wren Example' },
     permit: { code: 'drill', name: 'Through holes to 10 mm' },
+    rests_on: {
+      sheets: [{ code: 'PS', attempt: 'a1', by: 'Ada Example', at: '2031-05-01T10:00:00Z', second_open: true }],
+      one_alone: 'Ada Example',
+    },
     standing: standing({ stage: 4, next: [{ kind: 'sign_off' }] }),
     statement: { version: 3, body: 'I hold the work, never by hand.' },
     acknowledged: true,

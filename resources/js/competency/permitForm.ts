@@ -26,6 +26,9 @@ export const emptyPermit = () => ({
   validity_days: '365',
   machines: [] as number[],
   signers: [] as number[],
+  ground: '',
+  authorised_until: '',
+  authorised_machines: [] as number[],
   supervisors: [] as number[],
   statement: '',
   grace_days: '14',
@@ -94,6 +97,15 @@ export function asGiven(form: PermitForm): Schemas['PermitGiven'] {
     later_days: number(form.later_days) ?? 0,
     machines: form.machines,
     signers: form.signers,
+    ...(form.ground.trim()
+      ? {
+          authorising: {
+            ground: form.ground.trim(),
+            until: form.authorised_until || null,
+            machines: form.authorised_machines,
+          },
+        }
+      : {}),
     supervisors: form.supervisors.filter((id) => !form.signers.includes(id)),
   };
 }

@@ -34,6 +34,7 @@ const permit = (given: Partial<Schemas['PermitRecord']> = {}, standing: Partial<
         last_attempt: null,
         open_attempt: null,
         tries: [],
+        exception: null,
       },
     ],
     acknowledged: false,
@@ -41,7 +42,7 @@ const permit = (given: Partial<Schemas['PermitRecord']> = {}, standing: Partial<
     ...given,
   }) as unknown as Schemas['PermitRecord'];
 const path = (record: Schemas['PermitRecord'], own = true) =>
-  mountIn(PermitPath, { permit: record, learnerId: 7, own });
+  mountIn(PermitPath, { permit: record, learnerId: 7, learnerName: 'Wren Example', own });
 const links = (page: ReturnType<typeof path>) =>
   page.findAllComponents(RouterLinkStub).map((link) => link.props('to') as object);
 

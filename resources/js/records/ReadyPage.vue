@@ -69,12 +69,14 @@ const shown = computed(() => ({
             <span class="block text-sm text-quiet">{{ row.reasons.map((reason) => say(reason)).join(' · ') }}</span>
           </span>
           <BigButton
+            v-if="row.mine"
             class="print:hidden"
             :tone="index === 0 ? 'main' : 'plain'"
             :busy="open.busy.value"
             @click="open.run(row)"
             >{{ t(row.open_attempt ? 'ready.goOn' : 'ready.open') }}</BigButton
           >
+          <span v-else class="text-sm text-quiet">{{ t('ready.notYours') }}</span>
         </li>
       </ol>
     </section>

@@ -6,7 +6,10 @@ namespace App\Competency\Http\Requests;
 
 use App\Competency\AskedLater;
 use App\Measure\LengthInput;
+use App\Policy\Policy;
+use App\Support\Given;
 use App\Workshop\MaterialRow;
+use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Str;
 use MillStep\Core\Competency\Scope;
@@ -57,6 +60,10 @@ final class PermitRequest extends FormRequest
             'machines.*' => ['integer', 'between:1,9007199254740991', 'exists:workshop_machines,id'],
             'signers' => ['present', 'array', 'max:200'],
             'signers.*' => ['integer', 'between:1,9007199254740991', 'exists:people_users,id'],
+            'authorising.ground' => ['nullable', 'string', 'max:300'],
+            'authorising.until' => ['nullable', 'date_format:Y-m-d', 'after_or_equal:today', 'before:2200-01-01'],
+            'authorising.machines' => ['nullable', 'array', 'max:200'],
+            'authorising.machines.*' => ['integer', 'between:1,9007199254740991', 'exists:workshop_machines,id'],
             'supervisors' => ['array', 'max:200'],
             'supervisors.*' => ['integer', 'between:1,9007199254740991', 'exists:people_users,id'],
             'preview' => ['boolean'],
@@ -69,7 +76,7 @@ final class PermitRequest extends FormRequest
      * @param  'mm'|'in'  $units  of a length that names none
      * @return array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
      *     statement: string, grace_days: int, later_days: int, further?: bool, machines: list<int>, signers: list<int>,
-     *     supervisors?: list<int>}
+     *     authorising?: array{ground: string, until: CarbonImmutable|null, machines: list<int>}, supervisors?: list<int>}
      */
     public function definition(string $code, string $units): array
     {
@@ -82,9 +89,9 @@ final class PermitRequest extends FormRequest
 
         /** @var array{code: string, name: string, requirement: array<string, mixed>, scope: array<string, mixed>, validity_days: int,
          *     statement: string, grace_days: int, later_days: int, further?: bool, machines: list<int>, signers: list<int>,
-         *     supervisors?: list<int>} */
+         *     authorising?: array{ground: string, until: CarbonImmutable|null, machines: list<int>}, supervisors?: list<int>} */
         return [
-            ...array_diff_key($given, ['preview' => 0]),
+            ...array_diff_key($given, ['preview' => 0, 'authorising' => 0]),
             'code' => $code,
             'requirement' => array_filter((array) $given['requirement'], $said),
             'scope' => array_filter([
@@ -96,7 +103,23 @@ final class PermitRequest extends FormRequest
             'statement' => trim(Str::replace("\r\n", "\n", $this->string('statement')->value())),
             'grace_days' => $this->integer('grace_days'),
             'later_days' => $this->integer('later_days', AskedLater::DAYS),
+            ...$this->authorising(),
             ...($this->has('further') ? ['further' => $this->boolean('further')] : []),
         ];
+    }
+
+    /** @return array{authorising?: array{ground: string, until: CarbonImmutable|null, machines: list<int>}} for who is named anew */
+    private function authorising(): array
+    {
+        if (! $this->filled('authorising.ground')) {
+            return [];
+        }
+        $until = $this->string('authorising.until')->value();
+
+        return ['authorising' => [
+            'ground' => trim($this->string('authorising.ground')->value()),
+            'until' => $until === '' ? null : CarbonImmutable::instance(Policy::inForce()->hours->endOfDate($until)),
+            'machines' => array_map(Given::whole(...), array_values((array) $this->input('authorising.machines', []))),
+        ]];
     }
 }
