@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { call, keepOpen, learnerId, PASSWORD, person, putAway, withWorkers } from './people';
 import { sitPaper } from './paper';
-import { kept as onServer, openSheet, say } from './sheet';
+import { kept as onServer, openSheet, putSheetAway, say } from './sheet';
 
 /** The network goes while a learner is at it, and comes back: nothing is lost, nothing is sent twice. */
 withWorkers();
@@ -147,7 +147,7 @@ test('of somebody who teaches nothing is kept, also where a learner was before',
   expect(await held()).toContain('/api/people/me');
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page).toHaveURL(/sign-in/);
-  await page.getByLabel('Mail address').fill('tomas@millstep.example');
+  await page.getByLabel('Mail address').fill('henrike@millstep.example');
   await page.getByLabel('Password').fill(PASSWORD);
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
   await expect(page).not.toHaveURL(/sign-in/);
@@ -160,7 +160,7 @@ test('of somebody who teaches nothing is kept, also where a learner was before',
 test('a sheet at the machine is there after a reload without a network, marked as it was, and gone when it has ended', async ({
   browser,
 }) => {
-  const tablet = await person(browser, 'tomas@millstep.example', { width: 1180, height: 820 });
+  const tablet = await person(browser, 'henrike@millstep.example', { width: 1180, height: 820 });
   const id = await openSheet(tablet, 'Ivo');
   const path = `/api/assessment/attempts/${id}`;
   const mark = (criterion: string) => tablet.locator(`#criterion-${criterion}`);
@@ -193,23 +193,20 @@ test('a sheet at the machine is there after a reload without a network, marked a
   const beside = ['/api/people/me', '/api/assessment/attempts', '/api/workshop/gauges'];
   expect((await heldBy(tablet)).filter((one) => !beside.includes(one) && !one.startsWith(`${beside[1]}/`))).toEqual([]);
   await tablet.goto(`/sheets/${id}`);
-  await tablet.getByRole('button', { name: 'Opened by mistake' }).click();
-  await tablet.getByRole('dialog').getByLabel('Why').fill('Only to see it come back');
-  await tablet.getByRole('button', { name: 'Put it away' }).click();
-  await expect(tablet.getByText('This sheet was put away')).toBeVisible();
+  await putSheetAway(tablet, 'out of time', 'Only to see it come back');
   await expect.poll(() => heldBy(tablet)).not.toContain(path);
 });
 
 test('whoever signs out on a page that was loaded past the worker leaves no sheet behind', async ({ browser }) => {
-  const tablet = await person(browser, 'tomas@millstep.example', { width: 1180, height: 820 });
-  const id = await openSheet(tablet, 'Ivo');
+  const tablet = await person(browser, 'henrike@millstep.example', { width: 1180, height: 820 });
+  const id = await openSheet(tablet, 'Delphine');
   await kept(tablet);
   await expect.poll(() => heldBy(tablet)).toContain(`/api/assessment/attempts/${id}`);
   const browsers = await tablet.context().newCDPSession(tablet);
   const anew = tablet.waitForEvent('load');
   await browsers.send('Page.reload', { ignoreCache: true });
   await anew;
-  await expect(tablet.getByRole('heading', { name: /Ivo/ })).toBeVisible();
+  await expect(tablet.getByRole('heading', { name: /Delphine/ })).toBeVisible();
   expect(await tablet.evaluate(() => navigator.serviceWorker.controller)).toBeNull();
   await tablet.getByRole('button', { name: 'Sign out' }).click();
   await expect(tablet).toHaveURL(/sign-in/);
@@ -217,16 +214,13 @@ test('whoever signs out on a page that was loaded past the worker leaves no shee
 });
 
 test('a tablet that is signed in on as shared keeps no sheet', async ({ browser }) => {
-  const tablet = await person(browser, 'tomas@millstep.example', { width: 1180, height: 820 }, true);
-  await openSheet(tablet, 'Ivo');
+  const tablet = await person(browser, 'henrike@millstep.example', { width: 1180, height: 820 }, true);
+  await openSheet(tablet, 'Delphine');
   await say(tablet, 'eyes', 'met');
   await expect(tablet.getByText('all saved')).toBeVisible();
   // What would have been handed over with the first mark is there when the second one is saved.
   await say(tablet, 'key', 'met');
   await expect(tablet.getByText('all saved')).toBeVisible();
   expect(await heldBy(tablet)).toEqual([]);
-  await tablet.getByRole('button', { name: 'Opened by mistake' }).click();
-  await tablet.getByRole('dialog').getByLabel('Why').fill('Only to see that nothing is kept');
-  await tablet.getByRole('button', { name: 'Put it away' }).click();
-  await expect(tablet.getByText('This sheet was put away')).toBeVisible();
+  await putSheetAway(tablet, 'out of time', 'Only to see that nothing is kept');
 });

@@ -175,6 +175,7 @@ test('the instructor joins and sets a PIN; the lead completes the permit', async
   await fill(lead, 'permits.practiceMinutes', '30');
   await group('permits.atMachines').getByLabel('Press 1').check();
   await group('permits.maySign').getByLabel('Tove Alder').check();
+  await fill(lead, 'permits.ground', 'Assessor course, two sheets watched');
   await press(lead, 'permits.preview');
   await press(lead, 'permits.save');
   await expect(lead).toHaveURL(/permits$/);

@@ -12,7 +12,7 @@ import {
   PIN,
   putAway,
 } from './people';
-import { hand, kept, key, measure, openSheet, say, take } from './sheet';
+import { hand, kept, key, measure, openSheet, putSheetAway, say, take } from './sheet';
 
 /**
  * Nothing recorded is lost or put to the wrong name, and nothing opens that should not: with cookies gone, two people in one
@@ -94,9 +94,15 @@ test('a mark on a sheet that was concluded elsewhere stays, and says that it is 
   await expect(page.getByTestId('outbox')).toHaveCount(0);
 });
 
-test('a double tap is one mark, and a sheet opened by mistake is put away with its reason', async ({ browser }) => {
+test('a double tap is one mark; a sheet is put away for a reason, and with a mark on it that was a try', async ({
+  browser,
+}) => {
   const page = await person(browser, 'instructor@millstep.example', { width: 1180, height: 820 });
+  const mistake = await openSheet(page, 'Verity');
+  await putSheetAway(page, 'opened by mistake: wrong sheet or wrong learner');
+  await expect(page.getByText('counts for nothing')).toBeVisible();
   const id = await openSheet(page, 'Verity');
+  expect(id).not.toBe(mistake);
   await take(page, 'eyes');
   await key(page, 'met').dblclick();
   await expect(page.getByText('all saved')).toBeVisible();
@@ -106,16 +112,14 @@ test('a double tap is one mark, and a sheet opened by mistake is put away with i
   // The second tap does not fall on the criterion that the sheet went on to.
   const { criteria } = await kept(page, id);
   expect(criteria.filter((criterion) => criterion.mark !== null)).toHaveLength(1);
-  await page.getByRole('button', { name: 'Opened by mistake' }).click();
-  await page.getByRole('dialog').getByLabel('Why').fill('The wrong learner');
-  await page.getByRole('button', { name: 'Put it away' }).click();
-  await expect(page.getByText('This sheet was put away')).toBeVisible();
+  await putSheetAway(page, 'machine or tool at fault', 'The belt has come off');
+  await expect(page.getByText('it was a try')).toBeVisible();
+  await expect(page.getByTestId('again')).toBeVisible();
   await expect(hand(page)).toHaveCount(0);
-  const again = await openSheet(page, 'Verity');
-  expect(again).not.toBe(id);
-  await page.getByRole('button', { name: 'Opened by mistake' }).click();
-  await page.getByRole('button', { name: 'Put it away' }).click();
-  await expect(page.getByText('This sheet was put away')).toBeVisible();
+  const lead = await person(browser, 'lead@millstep.example');
+  await lead.goto('/records/tries');
+  await lead.getByRole('button', { name: 'put away' }).click();
+  await expect(lead.getByText('The belt has come off')).toBeVisible();
 });
 
 test('a mark made without a network is sent when it is back', async ({ browser }) => {

@@ -27,14 +27,18 @@ final class OpenSheet
     ) {
     }
 
-    /** @throws Refusal `own_record`, `not_authorised`, `not_piloted`, `id_used`, `too_soon`, `practise_first` */
-    public function __invoke(Sheet $sheet, User $learner, User $assessor, string $id): SheetAttempt
+    /**
+     * @param  int|null  $seed  of dimensions and lot, where it is to come out the same again
+     *
+     * @throws Refusal `own_record`, `not_authorised`, `not_piloted`, `id_used`, `too_soon`, `practise_first`
+     */
+    public function __invoke(Sheet $sheet, User $learner, User $assessor, string $id, ?int $seed = null): SheetAttempt
     {
         if ($learner->is($assessor)) {
             throw Refusal::forbidden('own_record', says: 'own_assessment');
         }
 
-        return DB::transaction(function () use ($sheet, $learner, $assessor, $id): SheetAttempt {
+        return DB::transaction(function () use ($sheet, $learner, $assessor, $id, $seed): SheetAttempt {
             User::query()->whereKey($learner->id)->lockForUpdate()->firstOrFail();
             $known = SheetAttempt::query()->find($id);
             if ($known !== null && ($known->learner_id !== $learner->id || $known->sheet->code !== $sheet->code)) {
@@ -50,7 +54,7 @@ final class OpenSheet
             }
             $exception = $this->who->mustBeAllowed($learner, $sheet, $assessor);
             $this->mayBeTriedAgain($learner, $sheet->code);
-            $seed = random_int(1, self::MOST_SEED);
+            $seed ??= random_int(1, self::MOST_SEED);
             $attempt = SheetAttempt::query()->create([
                 'id' => $id,
                 'sheet_id' => $sheet->id,

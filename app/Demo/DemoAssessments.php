@@ -8,6 +8,7 @@ use App\Assessment\AnswerTasks;
 use App\Assessment\ConcludeAssessment;
 use App\Assessment\MarkCriterion;
 use App\Assessment\OpenSheet;
+use App\Assessment\PutSheetAway;
 use App\Assessment\Scoring;
 use App\Assessment\Seat;
 use App\Assessment\Second\SaySecond;
@@ -15,11 +16,14 @@ use App\Assessment\Second\TakeSecondSeat;
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
 use App\People\User;
+use App\Policy\Policy;
 use App\Workshop\Gauges\Gauge;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Str;
 use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
+use MillStep\Core\Assessment\PutAwayBecause;
+use MillStep\Core\Assessment\SecondView;
 use MillStep\Core\Assessment\Task;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
@@ -45,6 +49,11 @@ final class DemoAssessments
     /** Whoever passes a sheet was prompted at so many lines at most. */
     private const PROMPTS = 2;
 
+    /** So many lines are marked of a sheet that is put away. */
+    private const BEGUN = 6;
+
+    private const SEEDS = 1_000_000;
+
     private int $prompted = 0;
 
     private Randomizer $random;
@@ -57,17 +66,27 @@ final class DemoAssessments
         private readonly TakeSecondSeat $takeSecond,
         private readonly SaySecond $saySecond,
         private readonly Scoring $scoring,
+        private readonly PutSheetAway $putSheetAway,
     ) {
         $this->random = new Randomizer(new Mt19937(1859));
     }
 
-    /** @param  string  $outcome  what it comes to: passed, not_yet or stopped */
-    public function conduct(User $learner, string $outcome, User $assessor, string $code, ?User $second = null): void
-    {
+    /**
+     * @param  string  $outcome  what it comes to: passed, not_yet, stopped; or why it is put away half way
+     * @param  bool  $lot  a second view is drawn for it, and nobody is there to give it
+     */
+    public function conduct(
+        User $learner,
+        string $outcome,
+        User $assessor,
+        string $code,
+        ?User $second = null,
+        bool $lot = false,
+    ): SheetAttempt {
         // It takes an hour, and is concluded at the time that it is told of.
         $end = CarbonImmutable::now();
         Date::setTestNow($end->subMinutes(self::MINUTES));
-        $attempt = ($this->open)(Sheet::current($code), $learner, $assessor, (string) Str::uuid7());
+        $attempt = ($this->open)(Sheet::current($code), $learner, $assessor, (string) Str::uuid7(), $this->seed($second !== null || $lot));
         $attempt = SheetAttempt::withSheet()->findOrFail($attempt->id);
         foreach ($attempt->sheet->tasks as $task) {
             $key = Task::fromFields(Fields::of($task))->key($attempt->personal());
@@ -82,8 +101,33 @@ final class DemoAssessments
             }
         }
         Date::setTestNow($end);
-        ($this->conclude)($attempt, $assessor);
+        $attempt = ($this->conclude)($attempt, $assessor);
         $second === null || ($this->saySecond)($attempt, $second, true, null);
+
+        return $attempt;
+    }
+
+    /** A try that comes to nothing: begun, marked a little, and put away. */
+    public function putAway(User $learner, User $assessor, string $code, PutAwayBecause $because, string $words): void
+    {
+        $attempt = ($this->open)(Sheet::current($code), $learner, $assessor, (string) Str::uuid7(), $this->seed(false));
+        $attempt = SheetAttempt::withSheet()->findOrFail($attempt->id);
+        foreach (array_slice($attempt->sheet->criteria, 0, self::BEGUN) as $criterion) {
+            Date::setTestNow(CarbonImmutable::now()->addSeconds($this->random->getInt(20, 80)));
+            $criterion['kind'] === 'observed' && $this->write($attempt, $assessor, Seat::Assessor, $criterion, ['result' => 'met']);
+        }
+        ($this->putSheetAway)($attempt, $assessor, $because, $words);
+    }
+
+    /** One for which a second view is drawn, or is not. */
+    private function seed(bool $drawn): int
+    {
+        $every = max(2, Policy::inForce()->secondViewEvery);
+        do {
+            $seed = $this->random->getInt(1, self::SEEDS);
+        } while (SecondView::isDrawn($seed, $every) !== $drawn);
+
+        return $seed;
     }
 
     /**

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Assessment\SheetAttempt;
+use App\Assessment\Word\AnswerOutcome;
+use App\Assessment\Word\AppealOutcome;
 use App\Competency\AcknowledgeStatement;
 use App\Competency\Permit;
 use App\Competency\PlaceHold;
@@ -26,6 +29,7 @@ use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Str;
+use MillStep\Core\Assessment\PutAwayBecause;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Competency\Scope;
@@ -39,7 +43,7 @@ use MillStep\Core\Measure\Limits;
  *
  * @phpstan-type Story array{name: string, email?: string, lessons: 'all'|list<string>, check?: string, half_way?: bool,
  *     practice?: list<int>, waiting?: list<array{exercise: string, minutes: int}>, assessment?: string,
- *     first_try?: string, acknowledged?: bool,
+ *     first_try?: string, put_away?: array{because: string, words: string}, lot?: bool, agrees?: bool, appeal?: string, acknowledged?: bool,
  *     signed_days_ago?: int, last_run_days_ago?: int, scope?: array<string, mixed>,
  *     hold?: array{type: 'suspended'|'revoked'|'incident_hold'|'reinstated', days_ago: int, reason: string},
  *     further?: array<string, 'lessons'|'check'|'practice'|'assessment'|'signed'>}
@@ -50,6 +54,8 @@ final class DemoHistory
     private const MAIN = 'drill-through-10';
 
     private const BELOW = 'bench-marking';
+
+    private const SHEET = 'PS-through-holes';
 
     /** How far somebody may have come with a permit. */
     private const STAGES = ['lessons', 'check', 'practice', 'assessment', 'signed'];
@@ -73,6 +79,8 @@ final class DemoHistory
         private readonly SignOffPermit $signOff,
         private readonly PlaceHold $hold,
         private readonly RecordEntry $record,
+        private readonly AnswerOutcome $say,
+        private readonly AppealOutcome $appeal,
     ) {
     }
 
@@ -140,8 +148,17 @@ final class DemoHistory
         if (isset($story['first_try'])) {
             $this->on($at(0.74, 10), fn () => $this->assess($learner, $story['first_try'], $instructor));
         }
+        if (isset($story['put_away'])) {
+            $this->on($at(0.74, 10), fn () => $this->assessments->putAway(
+                $learner, $instructor, self::SHEET, PutAwayBecause::from($story['put_away']['because']), $story['put_away']['words'],
+            ));
+        }
         if (isset($story['assessment'])) {
-            $this->on($at(0.92, 14), fn () => $this->assess($learner, $story['assessment'], $instructor));
+            $this->on($at(0.92, 14), function () use ($learner, $story, $instructor): void {
+                $attempt = $this->assess($learner, $story['assessment'], $instructor, lot: $story['lot'] ?? false);
+                isset($story['agrees']) && ($this->say)($attempt, $learner, (string) Str::uuid7(), $story['agrees'], '');
+                isset($story['appeal']) && ($this->appeal)($attempt, $learner, (string) Str::uuid7(), $story['appeal']);
+            });
         }
         if (($story['acknowledged'] ?? false) || isset($story['signed_days_ago'])) {
             $this->on($at(0.96, 16), fn () => ($this->acknowledge)($learner, $permit, $permit->statementInForce()->version));
@@ -310,11 +327,19 @@ final class DemoHistory
         }
     }
 
-    private function assess(User $learner, string $outcome, User $assessor, string $sheet = 'PS-through-holes'): void
-    {
+    private function assess(
+        User $learner,
+        string $outcome,
+        User $assessor,
+        string $sheet = self::SHEET,
+        bool $lot = false,
+    ): SheetAttempt {
         // Every other time another instructor watches.
         $others = array_values(array_filter($this->instructors, static fn (User $other): bool => ! $other->is($assessor)));
-        $watched = $others !== [] && ($learner->id + strlen($sheet)) % 2 === 0;
-        $this->assessments->conduct($learner, $outcome, $assessor, $sheet, $watched ? $others[$learner->id % count($others)] : null);
+        $watched = ! $lot && $others !== [] && ($learner->id + strlen($sheet)) % 2 === 0;
+
+        return $this->assessments->conduct(
+            $learner, $outcome, $assessor, $sheet, $watched ? $others[$learner->id % count($others)] : null, $lot,
+        );
     }
 }

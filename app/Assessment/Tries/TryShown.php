@@ -69,7 +69,7 @@ final class TryShown
     /** By how many seconds a tablet's clock was out at most, where what it said could not be. */
     private static function clock(SheetAttempt $attempt): int
     {
-        return max(0, ...$attempt->lines->map(static fn (Mark $line): int => $line->said_at === null ? 0
-            : (int) round(abs($line->said_at->diffInSeconds($line->made_at))))->all());
+        return max([0, ...$attempt->lines->map(static fn (Mark $line): int => $line->said_at === null ? 0
+            : (int) round(abs($line->said_at->diffInSeconds($line->made_at))))->all()]);
     }
 }

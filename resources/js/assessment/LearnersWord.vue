@@ -57,7 +57,7 @@ const when = (at: string) => d(at, { dateStyle: 'medium', timeStyle: 'short' });
         {{ word.answered.agrees ? '✓' : '▲' }}
         {{ t(word.answered.agrees ? 'sheet.word.agreed' : 'sheet.word.disagreed', { name }) }}
         <q v-if="word.answered.text" class="font-normal">{{ word.answered.text }}</q>
-        <span class="text-sm font-normal text-quiet">
+        <span class="ml-2 text-sm font-normal text-quiet">
           {{ when(word.answered.at)
           }}<template v-if="!word.answered.own">, {{ t('sheet.word.writtenBy', { by: word.answered.by }) }}</template>
         </span>
@@ -83,12 +83,12 @@ const when = (at: string) => d(at, { dateStyle: 'medium', timeStyle: 'short' });
       <p class="mt-2 font-semibold">
         {{ t('sheet.word.appealed', { by: word.appealed.own ? name : word.appealed.by }) }}
         <q v-if="word.appealed.text" class="font-normal">{{ word.appealed.text }}</q>
-        <span class="text-sm font-normal text-quiet"> {{ when(word.appealed.at) }}</span>
+        <span class="ml-2 text-sm font-normal text-quiet">{{ when(word.appealed.at) }}</span>
       </p>
       <p v-if="word.appeal_answered" class="font-semibold">
         {{ t(`sheet.word.answered.${word.appeal_answered.answer ?? 'stands'}`, { by: word.appeal_answered.by }) }}
         <q v-if="word.appeal_answered.text" class="font-normal">{{ word.appeal_answered.text }}</q>
-        <span class="text-sm font-normal text-quiet"> {{ when(word.appeal_answered.at) }}</span>
+        <span class="ml-2 text-sm font-normal text-quiet">{{ when(word.appeal_answered.at) }}</span>
       </p>
       <p v-else class="text-quiet">‖ {{ t('sheet.word.appealOpen') }}</p>
     </template>

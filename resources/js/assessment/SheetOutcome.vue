@@ -63,7 +63,6 @@ const practise = computed(() => {
     }}</template>
   </p>
   <SecondLot :attempt="attempt" />
-  <LearnersWord :attempt="attempt" :query-key="queryKey" />
   <PersonalSizes :attempt="attempt" />
   <ScoreBar v-if="attempt.score" class="mt-3" :attempt="attempt" :score="attempt.score" :pending="0" :unsaved="0" />
   <p v-if="attempt.stopped" class="mt-2 font-semibold text-no">
@@ -75,11 +74,12 @@ const practise = computed(() => {
       })
     }}
   </p>
+  <LearnersWord :attempt="attempt" :query-key="queryKey" />
   <section v-if="attempt.losses.length > 0" class="mt-4">
     <h2>{{ t('sheet.reasons') }}</h2>
     <ul class="sheet mt-2 divide-y divide-hairline">
       <li v-for="loss in attempt.losses" :key="loss.criterion" class="flex flex-wrap gap-x-4 px-4 py-2">
-        <span class="flex-1">{{ criterionOf(loss.criterion)?.text }}</span>
+        <span class="min-w-56 flex-1">{{ criterionOf(loss.criterion)?.text }}</span>
         <strong :class="loss.why === 'stopped' || loss.why === 'out' ? 'text-no' : 'text-supervised'">{{
           t(`sheet.loss.${loss.why}`)
         }}</strong>
@@ -88,11 +88,11 @@ const practise = computed(() => {
     </ul>
   </section>
   <p v-if="attempt.again" class="mt-2 text-quiet" data-testid="again">
-    <template v-if="attempt.again.until">{{
+    <span v-if="attempt.again.until" class="mr-2">{{
       t('sheet.againFrom', { at: d(attempt.again.until, { dateStyle: 'medium', timeStyle: 'short' }) })
-    }}</template>
-    <template v-if="attempt.again.exercises > 0"> {{ t('sheet.againAfter', attempt.again.exercises) }}</template>
-    <template v-if="!attempt.again.until && attempt.again.exercises === 0">{{ t('sheet.againNow') }}</template>
+    }}</span>
+    <span v-if="attempt.again.exercises > 0">{{ t('sheet.againAfter', attempt.again.exercises) }}</span>
+    <span v-if="!attempt.again.until && attempt.again.exercises === 0">{{ t('sheet.againNow') }}</span>
   </p>
   <section v-if="practise.length > 0" class="mt-4">
     <h2>{{ t('sheet.practise') }}</h2>

@@ -34,7 +34,7 @@ const way = computed(() => {
 </script>
 
 <template>
-  <tr class="border-t border-hairline align-top">
+  <tr class="border-t border-hairline">
     <td class="p-2 whitespace-nowrap">{{ when(tried.started_at) }}</td>
     <td class="p-2">
       <RouterLink
@@ -53,7 +53,7 @@ const way = computed(() => {
       <strong :class="TRY_SHAPE[tried.ended].tone"
         >{{ TRY_SHAPE[tried.ended].shape }} {{ t(`tries.end.${tried.ended}`) }}</strong
       >
-      <span v-if="tried.score_percent !== null" class="reading"> {{ tried.score_percent.toFixed(1) }} %</span>
+      <span v-if="tried.score_percent !== null" class="reading ml-2">{{ tried.score_percent.toFixed(1) }} %</span>
       <template v-if="tried.ended === 'put_away'">
         <span class="block text-sm">
           {{ tried.because ? t(`sheet.putAwayKind.${tried.because}`) : t('tries.from') }}
