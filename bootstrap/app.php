@@ -43,6 +43,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(fn (Throwable $fault, Request $request) => Problem::of($fault, $request));
     })
     ->withCommands([
+        App\Content\Agree\Agree::class,
         App\Competency\VerifyLedger::class, App\Competency\AnchorLedger::class, App\Competency\AdoptLines::class,
         App\Competency\ForgetAgain::class,
         App\Gate\ReviewTurns::class,

@@ -21,8 +21,8 @@ final class ConcludeAssessment
     }
 
     /**
-     * @throws Refusal `cancelled`, `own_record`, `not_this_seat`, `not_authorised`; `incomplete` while criteria are open, unless a
-     *     critical one has stopped it
+     * @throws Refusal `cancelled`, `own_record`, `not_this_seat`, `not_authorised`, `too_far_apart`; `incomplete` while
+     *     criteria are open, unless a critical one has stopped it
      */
     public function __invoke(SheetAttempt $attempt, User $by, ?CarbonImmutable $at = null): SheetAttempt
     {
@@ -41,6 +41,9 @@ final class ConcludeAssessment
             $score = $this->scoring->score($attempt);
             if ($score->outcome === Outcome::Incomplete) {
                 throw Refusal::because('incomplete', ['count' => count($score->open)]);
+            }
+            if ($score->outcome !== Outcome::Stopped && ($apart = $this->apart($attempt)) !== []) {
+                throw Refusal::because('too_far_apart', ['lines' => $apart]);
             }
             // A stop is concluded whoever is there: by the shop itself, if need be.
             $score->outcome === Outcome::Stopped || $this->who->mustBeAuthorised($by, $attempt);
@@ -61,11 +64,23 @@ final class ConcludeAssessment
                 'stopped_by' => $score->stoppedBy,
                 ...($attempt->stopped_at === null ? [] : ['stopped_at' => $attempt->stopped_at->toIso8601ZuluString()]),
                 'part' => $attempt->part_code,
+                ...$attempt->variant === null ? [] : ['variant' => $attempt->variant],
+                'shows' => $attempt->sheet->shows($attempt->variant),
+                ...$attempt->machine === null ? [] : ['machine' => $attempt->machine->slug],
             ], $by, $at);
 
             AssessmentConcluded::dispatch($attempt->id, $attempt->learner_id);
 
             return $attempt->load('assessor');
         });
+    }
+
+    /** @return list<string> measured lines at which learner and assessor still lie too far apart: one of the two reads wrongly */
+    private function apart(SheetAttempt $attempt): array
+    {
+        $measured = array_filter($attempt->criteria(), fn (array $line): bool => $line['kind'] === 'measured'
+            && (new Apart($this->scoring, $attempt, $line))->readers()->areTooFarApart());
+
+        return array_values(array_column($measured, 'text'));
     }
 }

@@ -48,7 +48,7 @@ final class MarkCriterion
     {
         return DB::transaction(function () use ($attempt, $by, $seat, $given): SheetAttempt {
             $attempt = SheetAttempt::toMark($attempt, $by);
-            $criterion = $attempt->sheet->criterion($given['criterion'])
+            $criterion = $attempt->criterion($given['criterion'])
                 ?? throw Refusal::because('no_criterion', ['criterion' => $given['criterion']]);
             $known = $attempt->lines->firstWhere('id', $given['id']);
             if ($known !== null) {

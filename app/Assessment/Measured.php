@@ -31,7 +31,7 @@ final readonly class Measured
         $attempts = SheetAttempt::withSheet()->where('learner_id', $learner->id)->whereNotNull('concluded_at')
             ->orderBy('concluded_at')->get();
         foreach ($attempts as $attempt) {
-            foreach ($attempt->sheet->criteria as $criterion) {
+            foreach ($attempt->criteria() as $criterion) {
                 // How far off a hole lies is no size that one reads well or badly.
                 if ($criterion['kind'] !== 'measured' || WaysOfMeasuring::asks($criterion['measure'] ?? '') !== 'length') {
                     continue;

@@ -27,7 +27,7 @@ final class NoteOnSheet
         return DB::transaction(static function () use ($attempt, $by, $id, $criterion, $text, $at): SheetAttempt {
             $attempt = SheetAttempt::withSheet()->lockForUpdate()->findOrFail($attempt->id);
             $attempt->cancelled_at === null || $attempt->mustBeOpen();
-            if ($criterion !== self::WHOLE && $attempt->sheet->criterion($criterion) === null) {
+            if ($criterion !== self::WHOLE && $attempt->criterion($criterion) === null) {
                 throw Refusal::because('no_criterion', ['criterion' => $criterion]);
             }
             $note = Mark::query()->createOrFirst(['id' => $id], [

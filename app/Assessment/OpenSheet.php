@@ -10,6 +10,7 @@ use App\People\User;
 use App\Policy\Policy;
 use App\Policy\ShopNow;
 use App\Support\Refusal;
+use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Assessment\SecondView;
@@ -28,17 +29,26 @@ final class OpenSheet
     }
 
     /**
+     * @param  string|null  $variant  the piece that it is done on; null: the sheet's first
      * @param  int|null  $seed  of dimensions and lot, where it is to come out the same again
      *
-     * @throws Refusal `own_record`, `not_authorised`, `not_piloted`, `id_used`, `too_soon`, `practise_first`
+     * @throws Refusal `own_record`, `not_authorised`, `not_piloted`, `no_piece`, `not_this_machine`, `id_used`, `too_soon`,
+     *     `practise_first`
      */
-    public function __invoke(Sheet $sheet, User $learner, User $assessor, string $id, ?int $seed = null): SheetAttempt
-    {
+    public function __invoke(
+        Sheet $sheet,
+        User $learner,
+        User $assessor,
+        string $id,
+        ?int $seed = null,
+        ?string $variant = null,
+        ?Machine $machine = null,
+    ): SheetAttempt {
         if ($learner->is($assessor)) {
             throw Refusal::forbidden('own_record', says: 'own_assessment');
         }
 
-        return DB::transaction(function () use ($sheet, $learner, $assessor, $id, $seed): SheetAttempt {
+        return DB::transaction(function () use ($sheet, $learner, $assessor, $id, $seed, $variant, $machine): SheetAttempt {
             User::query()->whereKey($learner->id)->lockForUpdate()->firstOrFail();
             $known = SheetAttempt::query()->find($id);
             if ($known !== null && ($known->learner_id !== $learner->id || $known->sheet->code !== $sheet->code)) {
@@ -52,7 +62,11 @@ final class OpenSheet
 
                 return $open;
             }
-            $exception = $this->who->mustBeAllowed($learner, $sheet, $assessor);
+            $piece = $sheet->variant($variant);
+            $variant === null || $piece !== null || throw Refusal::because('no_piece', ['piece' => $variant]);
+            $machine === null || $sheet->isDoneAt($machine)
+                || throw Refusal::because('not_this_machine', ['machine' => $machine->name]);
+            $exception = $this->who->mustBeAllowed($learner, $sheet, $assessor, $machine);
             $this->mayBeTriedAgain($learner, $sheet->code);
             $seed ??= random_int(1, self::MOST_SEED);
             $attempt = SheetAttempt::query()->create([
@@ -62,11 +76,14 @@ final class OpenSheet
                 'assessor_id' => $assessor->id,
                 'started_at' => CarbonImmutable::now(),
                 'seed' => $seed,
+                'variant' => $piece?->key,
+                'machine_id' => $machine?->id,
                 'second_wanted' => SecondView::isDrawn($seed, $this->shop->policy()->secondViewEvery),
             ])->setRelation('sheet', $sheet);
             $exception?->update(['attempt_id' => $attempt->id]);
             ($this->record)($learner, null, 'sheet_opened', [
                 ...$attempt->named(), ...$attempt->second_wanted ? ['second_view' => true] : [],
+                ...$machine === null ? [] : ['machine' => $machine->slug],
             ], $assessor);
 
             return $attempt;

@@ -20,7 +20,7 @@ final readonly class PartCard
     /** @return array<string, mixed> */
     public function of(SheetAttempt $attempt): array
     {
-        $measured = array_values(array_filter($attempt->sheet->criteria, static fn (array $one): bool => $one['kind'] === 'measured'));
+        $measured = array_values(array_filter($attempt->criteria(), static fn (array $one): bool => $one['kind'] === 'measured'));
         $found = array_map(fn (array $criterion) => $this->scoring->found($attempt, $criterion), $measured);
 
         return [

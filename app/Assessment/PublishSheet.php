@@ -12,14 +12,17 @@ use App\Support\FaultyContent;
 use App\Support\Given;
 use App\Support\SameContent;
 use App\Support\YamlText;
+use App\Workshop\MaterialRow;
 use App\Workshop\Part;
 use MillStep\Core\Assessment\CriticalLinesAlone;
 use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
 use MillStep\Core\Assessment\Outcome;
 use MillStep\Core\Assessment\Personal;
 use MillStep\Core\Assessment\Task;
+use MillStep\Core\Assessment\Variant;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
+use MillStep\Core\Competency\ShownWork;
 
 /** A version of a practical sheet, out of its file and what it is in other languages. */
 final class PublishSheet
@@ -63,7 +66,12 @@ final class PublishSheet
                 );
             }
         }
-        array_push($faults, ...$this->unreadable($file, $criteria, $part), ...self::unknownLessons($file, $criteria));
+        array_push(
+            $faults,
+            ...$this->unreadable($file, $criteria, $part),
+            ...self::unknownLessons($file, $criteria),
+            ...self::unreadablePieces($file, $criteria),
+        );
         foreach ($translations as $said) {
             foreach (['criteria', 'dimensions', 'tasks'] as $list) {
                 $ours = Given::texts(array_column(Given::rows($values[$list] ?? null), 'id'));
@@ -77,6 +85,7 @@ final class PublishSheet
             'code' => $values['code'], 'version' => $values['version'], 'title' => $values['title'], 'part_id' => $part?->id,
             'machine_kind' => $values['machine'], 'pass_mark_percent' => $values['pass_mark_percent'], 'criteria' => $criteria,
             'dimensions' => Given::rows($values['dimensions'] ?? null), 'tasks' => Given::rows($values['tasks'] ?? null),
+            'variants' => Given::rows($values['variants'] ?? null),
             'translations' => array_map(static fn (YamlText $said): array => array_intersect_key(
                 $said->values,
                 ['title' => 0, 'criteria' => 0, 'dimensions' => 0, 'tasks' => 0],
@@ -92,10 +101,10 @@ final class PublishSheet
         }
         $stored = [
             ...array_map(static fn (string $column): mixed => json_decode(Given::text($known->getRawOriginal($column)), true),
-                ['criteria', 'dimensions', 'tasks']),
+                ['criteria', 'dimensions', 'tasks', 'variants']),
             $known->pass_mark_percent, $known->part_id,
         ];
-        $given = [$criteria, $row['dimensions'], $row['tasks'], $row['pass_mark_percent'], $row['part_id']];
+        $given = [$criteria, $row['dimensions'], $row['tasks'], $row['variants'], $row['pass_mark_percent'], $row['part_id']];
         FaultyContent::unless(SameContent::is($stored, $given) ? [] : [
             ContentFault::at($file->file, $file->lineOf('version'), 'version_taken',
                 ['code' => Given::text($row['code']), 'version' => Given::whole($row['version'])]),
@@ -178,6 +187,45 @@ final class PublishSheet
                 Task::fromFields(Fields::of($task))->key($personal);
             } catch (CoreException $fault) {
                 $faults[] = $saying('tasks', Given::text($task['id'] ?? null), $fault);
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * A piece has a material that there is, and says something else only of lines that there are; what a line shows is readable.
+     *
+     * @param  list<array<string, mixed>>  $criteria
+     * @return list<ContentFault>
+     */
+    private static function unreadablePieces(YamlText $file, array $criteria): array
+    {
+        $faults = [];
+        $saying = static fn (string $list, string $id, CoreException $fault): ContentFault => ContentFault::saying(
+            $file->file, $file->lineOfEntry($list, $id), $fault->says,
+        );
+        $materials = array_keys(MaterialRow::everything());
+        $ids = Given::texts(array_column($criteria, 'id'));
+        foreach (Given::rows($file->values['variants'] ?? null) as $row) {
+            $key = Given::text($row['key'] ?? null);
+            try {
+                $variant = Variant::fromRow($row);
+                if (! in_array($variant->material, $materials, true)) {
+                    $faults[] = ContentFault::at($file->file, $file->lineOf('variants'), 'no_material', ['material' => $variant->material]);
+                }
+                foreach (array_diff($variant->lines(), $ids) as $line) {
+                    $faults[] = ContentFault::at($file->file, $file->lineOf('variants'), 'no_line', ['line' => $line, 'variant' => $key]);
+                }
+            } catch (CoreException $fault) {
+                $faults[] = ContentFault::saying($file->file, $file->lineOf('variants'), $fault->says);
+            }
+        }
+        foreach ($criteria as $criterion) {
+            try {
+                isset($criterion['shows']) && ShownWork::fromRows([['materials' => [], ...Given::fields($criterion['shows'])]]);
+            } catch (CoreException $fault) {
+                $faults[] = $saying('criteria', Given::text($criterion['id'] ?? null), $fault);
             }
         }
 

@@ -52,7 +52,7 @@ final class Scoring
     {
         $lines = array_map(
             fn (array $criterion): array => $this->forCore($attempt, $criterion, $seat),
-            $attempt->sheet->criteria,
+            $attempt->criteria(),
         );
 
         return ScoreAssessment::fromFields(Sheet::asked($lines, $attempt->sheet->pass_mark_percent, [

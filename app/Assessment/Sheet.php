@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use MillStep\Core\Assessment\Criterion;
 use MillStep\Core\Assessment\Personal;
+use MillStep\Core\Assessment\Variant;
 use MillStep\Core\Border\Fields;
 
 /**
@@ -32,6 +33,8 @@ use MillStep\Core\Border\Fields;
  * @property array{observed_pass_percent?: int, prompt_limit?: int, why_limit?: int}|null $gates  beside the pass mark; null of old
  * @property list<array{id: string, name: string}> $dimensions  everybody has their own of
  * @property list<SheetTask> $tasks  what the learner works out from them
+ * @property list<array{key: string, material: string, replaces?: array<string, array<string, mixed>>}> $variants  the pieces that it may
+ *     be done on, the first unless somebody chooses; none: its part as it is
  * @property array<string, array<string, mixed>> $translations
  * @property bool $own  written in this shop
  * @property int|null $published_by
@@ -50,7 +53,8 @@ final class Sheet extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['dimensions' => '[]', 'tasks' => '[]', 'own' => false, 'published_by' => null, 'change_note' => null,
+    protected $attributes = ['dimensions' => '[]', 'tasks' => '[]', 'variants' => '[]', 'own' => false,
+        'published_by' => null, 'change_note' => null,
         'gates' => null];
 
     public static function spoken(): array
@@ -60,7 +64,8 @@ final class Sheet extends Model
 
     protected function casts(): array
     {
-        return ['criteria' => 'array', 'dimensions' => 'array', 'tasks' => 'array', 'own' => 'boolean', 'gates' => 'array'];
+        return ['criteria' => 'array', 'dimensions' => 'array', 'tasks' => 'array', 'variants' => 'array', 'own' => 'boolean',
+            'gates' => 'array'];
     }
 
     /** @return BelongsTo<Part, $this> */
@@ -86,10 +91,53 @@ final class Sheet extends Model
         return self::query()->with(['part', 'boundMachine'])->where('code', $code)->latest('version')->firstOrFail();
     }
 
-    /** @return SheetCriterion|null */
-    public function criterion(string $id): ?array
+    /**
+     * The piece that it is done on.
+     *
+     * @param  string|null  $key  null: the first
+     */
+    public function variant(?string $key): ?Variant
     {
-        foreach ($this->criteria as $criterion) {
+        foreach ($this->variants as $index => $variant) {
+            if ($variant['key'] === $key || ($key === null && $index === 0)) {
+                return Variant::fromRow($variant);
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<SheetCriterion> its lines as they are for a piece */
+    public function lines(?string $variant): array
+    {
+        /** @var list<SheetCriterion> */
+        return $this->variant($variant)?->of($this->criteria) ?? $this->criteria;
+    }
+
+    /** What is made of: its own, or the piece's. */
+    public function material(?string $variant): string
+    {
+        return $this->variant($variant)->material ?? $this->part->material;
+    }
+
+    /** @return list<array<string, mixed>> what it shows on a piece, as the core's Shown reads it */
+    public function shows(?string $variant): array
+    {
+        return Variant::shows($this->lines($variant), $this->material($variant));
+    }
+
+    /** Whether it is done at such a machine, and that one is in service. */
+    public function isDoneAt(Machine $machine): bool
+    {
+        // What is drilled on the bench may be drilled on the floor; not the other way round, for its taper.
+        return $machine->in_service && ($this->machine_kind === null || $machine->kind === $this->machine_kind
+            || ($this->machine_kind === 'bench_drill_press' && $machine->kind === 'floor_drill_press'));
+    }
+
+    /** @return SheetCriterion|null */
+    public function criterion(string $id, ?string $variant = null): ?array
+    {
+        foreach ($this->lines($variant) as $criterion) {
             if ($criterion['id'] === $id) {
                 return $criterion;
             }

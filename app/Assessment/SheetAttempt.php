@@ -9,6 +9,7 @@ use App\Assessment\Second\Review;
 use App\People\User;
 use App\Support\Refusal;
 use App\Workshop\Gauges\Gauge;
+use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -25,7 +26,12 @@ use MillStep\Core\Border\Length;
 /**
  * One learner before one sheet. Open until it is concluded or cancelled; every mark is kept as it is made.
  *
+ * @phpstan-import-type SheetCriterion from Sheet
+ *
  * @property string $id
+ * @property string|null $variant  the piece of its sheet that it is done on; null: the first
+ * @property int|null $machine_id  at which it is done
+ * @property Machine|null $machine
  * @property int $learner_id
  * @property int $assessor_id
  * @property string|null $outcome
@@ -63,7 +69,7 @@ final class SheetAttempt extends Model
 
     /** What it takes to score and show one. */
     public const SHOWN = [
-        'sheet.part', 'sheet.boundMachine', 'learner', 'assessor', 'second', 'lines.by', 'lines.gauge', 'photos.by',
+        'sheet.part', 'sheet.boundMachine', 'machine', 'learner', 'assessor', 'second', 'lines.by', 'lines.gauge', 'photos.by',
         'reviews',
     ];
 
@@ -72,6 +78,7 @@ final class SheetAttempt extends Model
     protected $guarded = [];
 
     protected $attributes = [
+        'variant' => null, 'machine_id' => null,
         'outcome' => null, 'score_percent' => null, 'concluded_at' => null, 'cancelled_at' => null, 'cancelled_because' => null,
         'cancelled_by' => null, 'put_away_because' => null, 'put_away_marks' => null,
         'stopped_at' => null, 'stopped_by' => null, 'second_id' => null, 'second_done_at' => null,
@@ -183,6 +190,18 @@ final class SheetAttempt extends Model
         return $this->personal ??= $this->sheet->ranges()->draw($this->seed);
     }
 
+    /** @return list<SheetCriterion> the lines of its sheet, for the piece that it is done on */
+    public function criteria(): array
+    {
+        return $this->sheet->lines($this->variant);
+    }
+
+    /** @return SheetCriterion|null */
+    public function criterion(string $id): ?array
+    {
+        return $this->sheet->criterion($id, $this->variant);
+    }
+
     /** @return array{assessment: string, version: int, attempt: string} as the ledger names it */
     public function named(): array
     {
@@ -240,6 +259,12 @@ final class SheetAttempt extends Model
     public function second(): BelongsTo
     {
         return $this->belongsTo(User::class, 'second_id');
+    }
+
+    /** @return BelongsTo<Machine, $this> */
+    public function machine(): BelongsTo
+    {
+        return $this->belongsTo(Machine::class);
     }
 
     /** @return BelongsTo<User, $this> */

@@ -30,6 +30,7 @@ Route::middleware('auth')->group(function (): void {
     Route::get('learners/{learner}/measuring', [MeasuredController::class, 'learner'])->can('view-record', 'learner');
     Route::get('gauges/{gauge}/repeatability', [MeasuredController::class, 'gauge'])->can('teach');
     Route::get('sheets', [SheetWritingController::class, 'index'])->can('teach');
+    Route::get('sheets/{code}/opening/{learner}', [SheetController::class, 'opening'])->can('teach');
     Route::get('sheets/{code}', [SheetWritingController::class, 'show'])->can('teach');
     Route::put('sheets/{code}', [SheetWritingController::class, 'store'])->can('lead');
     Route::get('photos/{photo}', [PhotoController::class, 'show']);

@@ -7,6 +7,7 @@ namespace App\Competency;
 use App\People\User;
 use App\Policy\Policy;
 use Carbon\CarbonImmutable;
+use MillStep\Core\Competency\ShownWork;
 use MillStep\Core\Competency\SignOffReadiness;
 use MillStep\Core\Policy\ShopPolicy;
 
@@ -15,7 +16,7 @@ final class Readiness
 {
     private ?ShopPolicy $policy = null;
 
-    public function __construct(private readonly Standings $standings)
+    public function __construct(private readonly Standings $standings, private readonly ShownHere $shown)
     {
     }
 
@@ -23,7 +24,9 @@ final class Readiness
     {
         $standing = $this->standings->one($learner, $permit);
 
-        return $this->from($standing, $learner, $permit, $signer->is($learner), $permit->isSignedBy($signer));
+        return $this->from(
+            $standing, $learner, $permit, $signer->is($learner), $permit->isSignedBy($signer), $this->shown->of($learner, $permit),
+        );
     }
 
     /** Without a signer: what speaks against it on the learner's side. */
@@ -32,8 +35,14 @@ final class Readiness
         return $this->from($standing, $learner, $standing->permit, false, true);
     }
 
-    private function from(PermitStanding $standing, User $learner, Permit $permit, bool $own, bool $authorised): SignOffReadiness
-    {
+    private function from(
+        PermitStanding $standing,
+        User $learner,
+        Permit $permit,
+        bool $own,
+        bool $authorised,
+        ?ShownWork $shown = null,
+    ): SignOffReadiness {
         $policy = $this->policy ??= Policy::inForce();
 
         return new SignOffReadiness(
@@ -49,6 +58,7 @@ final class Readiness
             CarbonImmutable::now(),
             $policy->hours->endOfDay(CarbonImmutable::now()->addDays($permit->validity_days)),
             $standing->checksStale,
+            $shown,
         );
     }
 }

@@ -90,7 +90,7 @@ final class SignOffPermit
         }
         $known = [
             'own_record', 'not_authorised', 'learner_inactive', 'not_ready', 'held', 'prerequisite_missing', 'check_stale',
-            'not_acknowledged', 'guardian_missing', 'valid_too_long', 'valid_past',
+            'not_acknowledged', 'guardian_missing', 'valid_too_long', 'valid_past', 'not_shown',
         ];
         $terms = ['permit' => $permit->name, 'name' => $learner->name, 'days' => $permit->validity_days,
             'renewal_days' => $permit->requirement['renewal_check_days'] ?? 0];

@@ -54,6 +54,7 @@ final class SignOffProposal
                 ),
             )),
             'operations' => $permit->scope['operations'] ?? Scope::OPERATIONS,
+            'shown' => $readiness->shown?->toArray(),
             'rests_on' => $this->evidence->of($learner, $permit),
         ];
     }

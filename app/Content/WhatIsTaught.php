@@ -38,6 +38,18 @@ final class WhatIsTaught implements Taught
         ];
     }
 
+    public function shows(array $sheets): array
+    {
+        $latest = Sheet::query()->with('part')->whereIn('code', $sheets)->orderBy('version')->get()->keyBy('code');
+
+        $shows = [];
+        foreach ($latest as $sheet) {
+            $shows[$sheet->code] = $sheet->shows(null);
+        }
+
+        return $shows;
+    }
+
     /**
      * @param  Builder<covariant Lesson|Check|Sheet>  $all
      * @return list<string>

@@ -94,7 +94,7 @@ final class DemoAssessments
         }
         $second === null || ($this->takeSecond)($attempt, $second);
         $this->prompted = 0;
-        foreach ($attempt->sheet->criteria as $index => $criterion) {
+        foreach ($attempt->criteria() as $index => $criterion) {
             $stopped = $this->observe($attempt, $criterion, $index, $outcome, $assessor, $second);
             if ($stopped) {
                 break;
@@ -112,7 +112,7 @@ final class DemoAssessments
     {
         $attempt = ($this->open)(Sheet::current($code), $learner, $assessor, (string) Str::uuid7(), $this->seed(false));
         $attempt = SheetAttempt::withSheet()->findOrFail($attempt->id);
-        foreach (array_slice($attempt->sheet->criteria, 0, self::BEGUN) as $criterion) {
+        foreach (array_slice($attempt->criteria(), 0, self::BEGUN) as $criterion) {
             Date::setTestNow(CarbonImmutable::now()->addSeconds($this->random->getInt(20, 80)));
             $criterion['kind'] === 'observed' && $this->write($attempt, $assessor, Seat::Assessor, $criterion, ['result' => 'met']);
         }
@@ -280,7 +280,7 @@ final class DemoAssessments
     /** @param  SheetCriterion  $criterion */
     private function isLastMeasured(SheetAttempt $attempt, array $criterion): bool
     {
-        $measured = array_filter($attempt->sheet->criteria, static fn (array $one): bool => $one['kind'] === 'measured');
+        $measured = array_filter($attempt->criteria(), static fn (array $one): bool => $one['kind'] === 'measured');
 
         return ($measured[array_key_last($measured) ?? 0]['id'] ?? null) === $criterion['id'];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Demo;
 
+use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
 use App\Assessment\Word\AnswerOutcome;
 use App\Assessment\Word\AppealOutcome;
@@ -30,7 +31,6 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\Date;
 use Illuminate\Support\Str;
 use MillStep\Core\Assessment\PutAwayBecause;
-use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Competency\Scope;
 use MillStep\Core\Learning\Check\Question\DrawnQuestion;
@@ -43,7 +43,8 @@ use MillStep\Core\Measure\Limits;
  *
  * @phpstan-type Story array{name: string, email?: string, lessons: 'all'|list<string>, check?: string, half_way?: bool,
  *     practice?: list<int>, waiting?: list<array{exercise: string, minutes: int}>, assessment?: string,
- *     first_try?: string, put_away?: array{because: string, words: string}, lot?: bool, agrees?: bool, appeal?: string, acknowledged?: bool,
+ *     first_try?: string, put_away?: array{because: string, words: string}, lot?: bool, agrees?: bool, appeal?: string,
+ *     acknowledged?: bool,
  *     signed_days_ago?: int, last_run_days_ago?: int, scope?: array<string, mixed>,
  *     hold?: array{type: 'suspended'|'revoked'|'incident_hold'|'reinstated', days_ago: int, reason: string},
  *     further?: array<string, 'lessons'|'check'|'practice'|'assessment'|'signed'>}
@@ -172,7 +173,7 @@ final class DemoHistory
                     $permit,
                     $instructor,
                     DemoShop::PIN,
-                    Scope::fromFields(Fields::of($story['scope'] ?? ['materials' => ['mild_steel']])),
+                    Scope::fromRow($story['scope'] ?? ['materials' => ['mild_steel']]),
                     Policy::inForce()->hours->endOfDay($signed->addDays($permit->validity_days)),
                 ),
             );
@@ -216,12 +217,30 @@ final class DemoHistory
             function () use ($learner, $instructor, $permit): void {
                 ($this->acknowledge)($learner, $permit, $permit->statementInForce()->version);
                 $valid = Policy::inForce()->hours->endOfDay(CarbonImmutable::now()->addDays($permit->validity_days));
-                ($this->signOff)($learner, $permit, $instructor, DemoShop::PIN, Scope::fromFields(Fields::of($permit->scope)), $valid);
+                ($this->signOff)($learner, $permit, $instructor, DemoShop::PIN, self::shownBy($permit), $valid);
             },
         ];
         foreach (array_slice($steps, 0, (int) $far + 1) as $day => $step) {
             $this->on($from->addDays($day)->setTime(9 + $day, ($learner->id * 7) % 60), $step);
         }
+    }
+
+    /** As much as the sheets of a permit show on their first pieces. */
+    private static function shownBy(Permit $permit): Scope
+    {
+        $shows = array_merge(...array_map(
+            static fn (string $sheet): array => Sheet::current($sheet)->shows(null),
+            $permit->requirement['assessments'],
+        ));
+        $materials = array_merge(...array_map(static fn (array $one): array => Given::texts($one['materials'] ?? []), $shows));
+
+        return Scope::fromRow([
+            ...$permit->scope,
+            'materials' => array_values(array_intersect(Given::texts($permit->scope['materials'] ?? []), $materials)),
+            'operations' => array_values(array_intersect(
+                Given::texts($permit->scope['operations'] ?? []), Given::texts(array_column($shows, 'operation')),
+            )),
+        ]);
     }
 
     public function happen(): void

@@ -1,4 +1,4 @@
-// Words: every t('…') with a plain key has its words in English; every language has the same keys and the same terms;
+// Words: every t('…') with a plain key, or with one of several, has its words in English; every language has the same keys and the same terms;
 // nothing of the core's own is said that the core does not know.
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
@@ -35,9 +35,26 @@ for (const [language, rooms] of Object.entries(languages)) {
   }
 }
 const has = (key) => english[key] !== undefined;
+const roots = new Set(Object.keys(english).map((key) => key.split('.')[0]));
+/** What stands between a parenthesis and the one that closes it. */
+function inParens(source, from) {
+  for (let at = from, deep = 0; at < source.length; at++) {
+    if (source[at] === '(') deep++;
+    else if (source[at] === ')' && --deep === 0) return source.slice(from, at);
+  }
+  return '';
+}
 for (const file of files.filter((each) => /\.(vue|ts)$/.test(each))) {
   const source = readFileSync(join('resources/js', file), 'utf8');
   for (const [, key] of source.matchAll(/\bt\(\s*'([\w.]+)'/g)) if (!has(key)) faults.push(`${file}: ${key}`);
+  // One of two keys, or one of those below a place.
+  for (const { index } of source.matchAll(/\bt\(/g)) {
+    const call = inParens(source, index + 1);
+    for (const [, key] of call.matchAll(/'([a-z]\w*(?:\.\w+)+)'/g))
+      if (roots.has(key.split('.')[0]) && !has(key)) faults.push(`${file}: ${key}`);
+    for (const [, place] of call.matchAll(/`([a-z]\w*(?:\.\w+)*\.)\$\{/g))
+      if (!Object.keys(english).some((key) => key.startsWith(place))) faults.push(`${file}: ${place}…`);
+  }
 }
 if (faults.length > 0) {
   console.error(faults.join('\n'));

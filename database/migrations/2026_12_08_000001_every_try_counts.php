@@ -54,6 +54,12 @@ return new class extends Migration
             $table->boolean('agrees')->nullable();
             $table->string('says', 600)->nullable();
         });
+        // A sheet may be done on several pieces, at a machine that is named.
+        Schema::table('assessment_sheets', fn (Blueprint $table) => $table->jsonb('variants')->default('[]'));
+        Schema::table('assessment_attempts', function (Blueprint $table): void {
+            $table->string('variant', 60)->nullable();
+            $table->foreignId('machine_id')->nullable()->constrained('workshop_machines');
+        });
         DatabaseFunctions::lay('gate_moment', 'records_audit_row');
         // A learner's own words about an outcome go with their name.
         DatabaseFunctions::lay('people_forget');

@@ -120,6 +120,17 @@ it('takes two places apart by where they are', function (): void {
     expect(criterion($last, 'pos-A'))->apart_mm->toEqualWithDelta(0.4, 1e-9)->too_far_apart->toBeTrue()->turn->toBe('learner');
 });
 
+it('is not concluded while the two who measured lie too far apart', function (): void {
+    fillSheet($this);
+    put($this, 'dia-A', ['reading' => ['value' => '9.1'], 'why' => 'Read again'])->assertOk();
+    put($this, 'dia-A', ['reading' => ['value' => '9.28'], 'why' => 'Read again'], 'learner')->assertOk();
+    $conclude = fn () => $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion");
+    $conclude()->assertConflict()->assertJsonPath('code', 'too_far_apart');
+    put($this, 'dia-A', ['reading' => ['value' => '9.12'], 'why' => 'Zeroed, read again'], 'learner')->assertOk();
+    put($this, 'dia-A', ['reading' => ['value' => '9.1'], 'why' => 'Read again'])->assertOk();
+    $conclude()->assertOk();
+});
+
 it('gives everybody their own dimensions and judges what they work out from them', function (): void {
     all_permits();
     piloted($this->learner, $this->by, 'PS-rings');

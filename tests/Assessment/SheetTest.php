@@ -55,7 +55,8 @@ it('comes to what its marks come to', function (array $marks, string $outcome): 
 })->with([
     'a critical slip stops' => [['key' => ['result' => 'not_met']], 'stopped'],
     'a prompt that stops' => [['held' => ['result' => 'prompted']], 'stopped'],
-    'a prompt on eyes' => [['eyes' => ['result' => 'prompted']], 'stopped'],
+    'a prompt on eyes, before power' => [['eyes' => ['result' => 'prompted']], 'passed'],
+    'eyes with the power on' => [['eyes' => ['result' => 'not_met']], 'stopped'],
     'a prompt on standstill' => [['standstill' => ['result' => 'prompted']], 'stopped'],
     'a prompt on chips' => [['chips' => ['result' => 'prompted']], 'stopped'],
     'a prompt that does not' => [['clothing' => ['result' => 'prompted']], 'passed'],

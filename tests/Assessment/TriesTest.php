@@ -95,7 +95,8 @@ it('starts no wait for what was put away before that was asked', function (): vo
 it('tells whoever leads of a try that was put away, and of a mistake without a mark nothing', function (): void {
     ($this->away)('opened_by_mistake', '')->assertOk();
     expect(Alert::query()->count())->toBe(0)
-        ->and($this->actingAs($this->person(Role::Lead))->getJson('/api/assessment/tries')->assertOk()->json('tries.0.counts'))->toBeFalse();
+        ->and($this->actingAs($this->person(Role::Lead))->getJson('/api/assessment/tries')->assertOk()->json('tries.0.counts'))
+        ->toBeFalse();
     $this->actingAs($this->by);
     $this->attempt = ($this->open)()->json('id');
     put($this, 'eyes', ['result' => 'met'])->assertOk();

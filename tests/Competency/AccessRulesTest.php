@@ -12,6 +12,8 @@ function guardedRoutes(): array
         'api/people/session', 'api/people/session/second-factor', 'api/people/first-lead', 'api/people/password-reset',
         'api/people/mailbox', 'api/people/me',
         'api/live/channels/{channel}', 'api/{missing}',
+        // By a link to one sheet.
+        'api/assessment/review',
     ];
     $device = ['api/gate/screen', 'api/gate/reads', 'api/gate/demo-badges', 'api/gate/renewal'];
 

@@ -34,7 +34,12 @@ it('never says more than the permit', function (array $with, string $code): void
     'thin sheet' => [['min_thickness' => '1'], 'scope_thickness'],
 ]);
 
-it('signs the permit\'s own limits where nothing narrower is said', function (): void {
+it('signs the permit\'s own limits where nothing narrower is said, once all of it was shown', function (): void {
+    ($this->sign)(['materials' => null])->assertConflict()->assertJsonPath('code', 'not_shown');
+    app(App\Competency\RecordEntry::class)($this->learner, null, 'assessment_concluded', [
+        'assessment' => 'PS-through-holes', 'outcome' => 'passed', 'variant' => 'aluminium',
+        'shows' => [['operation' => 'drill', 'materials' => ['aluminium_6000'], 'up_to_mm' => 10]],
+    ], $this->by);
     ($this->sign)(['materials' => null])->assertCreated();
     expect(LedgerEntry::query()->where('type', 'signed_off')->sole()->details()['scope'])->toEqual([
         'materials' => ['mild_steel', 'aluminium_6000'],

@@ -58,7 +58,10 @@ it('is refused for a signature that says something else', function (): void {
         ->actingAs($this->by)
         ->postJson(
             "/api/competency/learners/{$learner->id}/permits/drill-through-10/sign-off",
-            ['id' => $id, 'pin' => '2468', 'valid_until' => now()->addDays(9)->toDateString(), 'companion' => false, ...$with],
+            [
+                'id' => $id, 'pin' => '2468', 'valid_until' => now()->addDays(9)->toDateString(), 'companion' => false,
+                'materials' => ['mild_steel'], ...$with,
+            ],
         );
     $sign([])->assertCreated();
     $sign([])->assertCreated();

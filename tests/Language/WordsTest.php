@@ -64,38 +64,6 @@ it('has a sentence for every code that the core and the application can mean, in
     expect(array_values(array_unique($missing)))->toBe([]);
 })->with(Sentences::LANGUAGES);
 
-/** @return array<string, list<string>> what pages say by its key, by file: `a.b` a sentence, `a.b.` whatever stands below */
-function said_on_pages(): array
-{
-    $said = [];
-    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator(resource_path('js'), FilesystemIterator::SKIP_DOTS)) as $file) {
-        if (preg_match('/(?<!\.test)\.(?:ts|vue)$/', (string) $file) !== 1) {
-            continue;
-        }
-        preg_match_all('/\bt(\((?:[^()]++|(?1))*\))/', (string) file_get_contents((string) $file), $calls);
-        foreach ($calls[1] as $call) {
-            preg_match_all('/(?:\'([a-z]\w*(?:\.\w+)+)\'|`([a-z]\w*(?:\.\w+)*\.)\$\{)/', $call, $keys);
-            $name = basename((string) $file);
-            $said[$name] = [...$said[$name] ?? [], ...array_filter([...$keys[1], ...$keys[2]])];
-        }
-    }
-
-    return $said;
-}
-
-it('has a sentence for everything that a page says by its key, in every language', function (string $language): void {
-    $keys = array_flip(keys_below($language));
-    $roots = array_flip(array_map(static fn (string $key): string => explode('.', $key)[0], array_keys($keys)));
-    $missing = [];
-    foreach (said_on_pages() as $file => $said) {
-        foreach (array_unique($said) as $key) {
-            $there = str_ends_with($key, '.') ? keys_below($language, $key) !== [] : isset($keys[$key]);
-            isset($roots[explode('.', $key)[0]]) && ! $there && $missing[] = "$file: $key";
-        }
-    }
-    expect($missing)->toBe([]);
-})->with(Sentences::LANGUAGES);
-
 it('has a word for everything of the tables, in every language', function (string $language): void {
     $has = Sentences::in($language);
     $wanted = [

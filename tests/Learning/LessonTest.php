@@ -96,9 +96,9 @@ it('judges readings, keeps what was typed, and is completed once', function (): 
     answer($this, 'measure', '9.31')->assertJsonPath('steps.13.answer.verdict', 'doubtful');
     answer($this, 'measure', '9.1')->assertJsonPath('steps.13.answer.verdict', 'in');
     answer($this, 'measure', '9.1');
-    expect(
-        LedgerEntry::query()->where('type', 'lesson_completed')->get()->map->details()->where('lesson', 'C6')->values()->all(),
-    )->toBe([['lesson' => 'C6', 'version' => 2]]);
+    $done = LedgerEntry::query()->where('type', 'lesson_completed')->get()->map->details()->where('lesson', 'C6')->values()->all();
+    expect($done)->toHaveCount(1)->and($done[0])->toMatchArray(['lesson' => 'C6', 'version' => 2])
+        ->and($done[0]['looked_by'])->toHaveCount(2);
 });
 
 it('opens what needs power only once the safety check is passed', function (): void {

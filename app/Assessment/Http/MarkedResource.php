@@ -35,7 +35,7 @@ final class MarkedResource extends JsonResource
         $user = $request->user();
         $viewer = $user instanceof User ? Viewer::of($user, $attempt) : Viewer::Reader;
         $verdicts = $viewer->seesVerdicts($attempt);
-        $criterion = $attempt->sheet->criterion($this->criterion);
+        $criterion = $attempt->criterion($this->criterion);
 
         return [
             'id' => $attempt->id,

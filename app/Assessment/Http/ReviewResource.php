@@ -44,7 +44,7 @@ final class ReviewResource extends JsonResource
             'score_percent' => (float) $attempt->score_percent,
             'criteria' => array_map(
                 static fn (array $criterion): array => self::nameless($shown->toArray($criterion)),
-                $attempt->sheet->criteria,
+                $attempt->criteria(),
             ),
             'photos' => $attempt->photos->map(static fn (Photo $photo): array => [
                 'id' => $photo->id, 'criterion' => $photo->criterion, 'width' => $photo->width, 'height' => $photo->height,

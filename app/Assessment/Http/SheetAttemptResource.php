@@ -55,7 +55,8 @@ final class SheetAttemptResource extends JsonResource
                 'title' => $this->sheet->title,
                 'version' => $this->sheet->version,
                 'part' => $this->sheet->part->name,
-                'machine' => $this->sheet->machine?->name,
+                'machine' => ($attempt->machine ?? $this->sheet->machine)?->name,
+                'material' => $this->sheet->material($attempt->variant),
                 'pass_mark_percent' => $this->sheet->pass_mark_percent,
                 'gates' => $this->sheet->gates,
             ],
@@ -63,7 +64,7 @@ final class SheetAttemptResource extends JsonResource
             'plans' => Attachment::plansOf('sheet', $this->sheet->code),
             'dimensions' => $this->dimensions(),
             'tasks' => (new TasksShown($attempt, $viewer))->toArray(),
-            'criteria' => array_map($shown->toArray(...), $this->sheet->criteria),
+            'criteria' => array_map($shown->toArray(...), $attempt->criteria()),
             'score' => $verdicts ? $scoring->score($attempt, $viewer->seat())->toArray() : null,
             'losses' => $ended ? array_map(static fn (Loss $loss): array => $loss->toArray(), $scoring->losses($attempt)) : [],
             'notes' => $viewer === Viewer::Learner && ! $ended ? []

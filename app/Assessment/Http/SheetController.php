@@ -12,8 +12,10 @@ use App\Assessment\PutSheetAway;
 use App\Assessment\Seat;
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
+use App\Language\Speech;
 use App\People\Role;
 use App\People\User;
+use App\Workshop\Machine;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -45,6 +47,8 @@ final class SheetController
             'id' => ['required', 'uuid'],
             'sheet' => ['required', 'string', 'exists:assessment_sheets,code'],
             'learner_id' => ['required', 'integer', 'between:1,9007199254740991'],
+            'variant' => ['nullable', 'string', 'max:60'],
+            'machine' => ['nullable', 'string', 'exists:workshop_machines,slug'],
         ]);
         $learner = User::query()->where('role', Role::Learner)->findOrFail($request->integer('learner_id'));
         Gate::authorize('teach-learner', $learner);
@@ -53,9 +57,20 @@ final class SheetController
             $learner,
             $user,
             $request->string('id')->value(),
+            variant: $request->filled('variant') ? $request->string('variant')->value() : null,
+            machine: $request->filled('machine')
+                ? Machine::query()->where('slug', $request->string('machine')->value())->firstOrFail() : null,
         );
 
         return (new SheetAttemptResource(SheetAttempt::withSheet()->findOrFail($attempt->id)))->response()->setStatusCode(201);
+    }
+
+    /** What a sheet may be done on and where, before it is opened for a learner. */
+    public function opening(Request $request, string $code, User $learner, OpeningShown $shown): JsonResponse
+    {
+        Gate::authorize('teach-learner', $learner);
+
+        return new JsonResponse($shown->of(Sheet::current($code), $learner, Speech::of($request)));
     }
 
     public function show(SheetAttempt $attempt): SheetAttemptResource

@@ -26,7 +26,7 @@ final class SheetWritingController
     private const KEYS = [
         'id', 'group', 'lesson', 'kind', 'scale_max', 'weight', 'critical', 'critical_prompt_stops', 'text', 'levels', 'measure', 'feature',
         'hole', 'dimension', 'nominal_mm', 'fit', 'lower_mm', 'upper_mm', 'plus_mm', 'minus_mm', 'at_most_mm', 'x_mm', 'y_mm',
-        'position_tolerance_mm',
+        'position_tolerance_mm', 'shows',
     ];
 
     public function index(SheetShelf $shelf, #[CurrentUser] User $user): JsonResponse

@@ -35,7 +35,7 @@ final class KeepPhoto
         if ($known !== null) {
             return [$known->attempt_id, $known->sha256] === [$attempt->id, $sum] ? $known : throw Refusal::idUsed();
         }
-        if ($criterion !== null && $attempt->sheet->criterion($criterion) === null) {
+        if ($criterion !== null && $attempt->criterion($criterion) === null) {
             throw Refusal::because('no_criterion', ['criterion' => $criterion]);
         }
         $small = SmallPicture::of($bytes);

@@ -11,6 +11,7 @@ use App\Competency\Permit;
 use App\Competency\Standings;
 use App\People\User;
 use App\Support\Refusal;
+use App\Workshop\Machine;
 use Illuminate\Database\Eloquent\Collection;
 use MillStep\Core\Competency\MayAssess;
 use MillStep\Core\Competency\Stage;
@@ -37,11 +38,11 @@ final class WhoAssesses
      *
      * @throws Refusal `own_record`, `not_authorised`, `not_piloted`
      */
-    public function mustBeAllowed(User $learner, Sheet $sheet, User $assessor): ?AssessmentException
+    public function mustBeAllowed(User $learner, Sheet $sheet, User $assessor, ?Machine $machine = null): ?AssessmentException
     {
         $asking = self::asking($sheet->code);
         $stage = $asking->isEmpty() ? (Permit::anySignedBy($assessor) ? Stage::Piloted : null)
-            : $this->stage($learner, $this->authorised($assessor, $asking));
+            : $this->stage($learner, $this->authorised($assessor, $asking, $machine));
         $exception = $stage === null || $stage->value >= Stage::Piloted->value ? null
             : AssessmentException::unused($learner, $sheet->code, $assessor);
         $reason = MayAssess::reasons($learner->is($assessor), $stage, $exception !== null)[0] ?? null;
@@ -91,11 +92,10 @@ final class WhoAssesses
      * @param  Collection<int, Permit>  $permits
      * @return Collection<int, Permit>
      */
-    private function authorised(User $user, Collection $permits): Collection
+    private function authorised(User $user, Collection $permits, ?Machine $machine = null): Collection
     {
-        $signs = $user->teaches() ? $user->signsFor()->pluck('competency_permits.id')->all() : [];
-
-        return $permits->filter(static fn (Permit $permit): bool => in_array($permit->id, $signs, true));
+        return $permits->filter(static fn (Permit $permit): bool => $user->teaches()
+            && Authorisation::between($user, $permit)?->isAt($machine) === true);
     }
 
     /** @param  Collection<int, Permit>  $permits */

@@ -27,7 +27,10 @@ final class SheetFile
             'code' => $sheet->code, 'version' => $sheet->version, 'title' => $sheet->getRawOriginal('title'),
             'part' => $sheet->part->slug, 'machine' => (string) $sheet->machine_kind, 'pass_mark_percent' => $sheet->pass_mark_percent,
             'criteria' => self::list($sheet, 'criteria'),
-            ...array_filter(['dimensions' => self::list($sheet, 'dimensions'), 'tasks' => self::list($sheet, 'tasks')]),
+            ...array_filter([
+                'dimensions' => self::list($sheet, 'dimensions'), 'tasks' => self::list($sheet, 'tasks'),
+                'variants' => self::list($sheet, 'variants'), 'gates' => $sheet->gates ?? [],
+            ], static fn (array $part): bool => $part !== []),
         ];
     }
 

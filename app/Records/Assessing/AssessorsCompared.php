@@ -45,7 +45,7 @@ final class AssessorsCompared
             $key = $turned ? "{$attempt->second_id} {$attempt->assessor_id}" : "{$attempt->assessor_id} {$attempt->second_id}";
             $found[$key] ??= ['names' => $turned ? array_reverse($names) : $names, 'all' => [], 'criteria' => [], 'sheets' => 0];
             $found[$key]['sheets']++;
-            foreach ($attempt->sheet->criteria as $criterion) {
+            foreach ($attempt->criteria() as $criterion) {
                 $pair = self::pair($attempt, $criterion['id'], $turned);
                 if ($criterion['kind'] === 'observed' && $pair !== null) {
                     $found[$key]['all'][] = $pair;

@@ -30,6 +30,16 @@ final readonly class Scope
     ) {
     }
 
+    /**
+     * @param  array<string, mixed>  $row  as a permit's file has it
+     *
+     * @throws InvalidInput
+     */
+    public static function fromRow(array $row): self
+    {
+        return self::fromFields(Fields::of($row));
+    }
+
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields): self
     {

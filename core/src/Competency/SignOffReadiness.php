@@ -14,6 +14,7 @@ final readonly class SignOffReadiness
      * @param  list<string>  $prerequisitesMissing  permits that this one builds on and that do not carry now
      * @param  list<string>  $checksStale  checks that a renewal wants passed once more
      * @param  bool  $guardianMissing  under age, nothing on file, and the shop asks for it
+     * @param  ShownWork|null  $shown  what was seen on passed sheets; null where the permit asks for none
      * @param  \DateTimeImmutable  $latestEnd  the last instant of the permit's own validity, in the shop's zone
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class SignOffReadiness
         public \DateTimeImmutable $now,
         public \DateTimeImmutable $latestEnd,
         public array $checksStale = [],
+        public ?ShownWork $shown = null,
     ) {
     }
 
@@ -60,9 +62,16 @@ final readonly class SignOffReadiness
     {
         return [
             ...$this->permitScope->exceededBy($wanted),
+            ...($this->notShown($wanted) === [] ? [] : ['not_shown']),
             ...($validUntil > $this->latestEnd ? ['valid_too_long'] : []),
             ...($validUntil <= $this->now ? ['valid_past'] : []),
         ];
+    }
+
+    /** @return list<array{operation: string, material: string}> what would be signed and nobody has seen */
+    public function notShown(Scope $wanted): array
+    {
+        return $this->shown?->lacks($this->signedScope($wanted)) ?? [];
     }
 
     /** What is signed: the wanted scope, and the permit's own limits wherever nothing narrower was wanted. */

@@ -75,6 +75,12 @@ final readonly class ShopPolicy
     ) {
     }
 
+    /** A shop that has set nothing. */
+    public static function usual(): self
+    {
+        return self::fromFields(Fields::of([]));
+    }
+
     /** @throws InvalidInput naming the setting that is at fault */
     public static function fromFields(Fields $fields): self
     {

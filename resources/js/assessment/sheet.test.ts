@@ -86,6 +86,7 @@ const attempt = (
     version: 1,
     part: 'Foot plate',
     machine: 'Bench drill',
+    material: 'mild_steel',
     pass_mark_percent: 75,
     gates: null,
   },

@@ -13,6 +13,7 @@ import LessonLinks from './LessonLinks.vue';
 import PathRow from './PathRow.vue';
 import { useNext } from '@/records/useNext';
 import ExceptionDialog from '@/assessment/ExceptionDialog.vue';
+import OpenSheetDialog from '@/assessment/OpenSheetDialog.vue';
 import TryList from '@/assessment/TryList.vue';
 import { useScope } from './useScope';
 
@@ -51,6 +52,8 @@ const guided = computed(() => props.permit.lessons.filter((lesson) => lesson.gui
 const lessonsDone = computed(() => lessons.value.filter((lesson) => lesson.completed).length);
 /** From here on a learner may be assessed. */
 const PILOTED = 3;
+/** What is about to be opened: first on what, and where. */
+const opening = ref<{ code: string; title: string } | null>(null);
 const allowing = ref<{ code: string; title: string } | null>(null);
 const client = useQueryClient();
 const canSign = computed(() => standing.value.stage >= 4);
@@ -246,6 +249,12 @@ const canSign = computed(() => standing.value.stage >= 4);
         </div>
       </PathRow>
     </ol>
+    <OpenSheetDialog
+      v-if="opening"
+      :learner="{ id: learnerId, name: learnerName }"
+      :sheet="opening"
+      @close="opening = null"
+    />
     <ExceptionDialog
       v-if="allowing"
       :learner="{ id: learnerId, name: learnerName }"

@@ -21,12 +21,17 @@ import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
 import RestsOn from './RestsOn.vue';
 import { useScope } from './useScope';
+import { useShown } from './useShown';
 
 const props = defineProps<{ id: string; permit: string }>();
 const { t, d } = useI18n();
 const { person, teaches } = useMe();
 const { units } = useUnits();
 const { words: scopeWords } = useScope();
+const { covers, line: shownLine } = useShown();
+/** What was shown for every operation that is ticked. */
+const isShown = (data: Schemas['SignOffProposal'], material: string) =>
+  form.operations.every((operation) => covers(data.shown, operation, material));
 const router = useRouter();
 const path = { learner: props.id, permit: props.permit };
 const proposal = useQuery({
@@ -53,8 +58,13 @@ watch(
     form.filled = true;
     form.validUntil = data.valid_until;
     // Nothing is ticked beforehand where the permit names materials: the instructor says which were taught.
-    form.materials = data.scope.materials === undefined ? data.materials.map((material) => material.key) : [];
-    form.operations = data.operations;
+    form.operations = data.operations.filter((operation) =>
+      data.materials.some(({ key }) => covers(data.shown, operation, key)),
+    );
+    form.materials =
+      data.scope.materials === undefined
+        ? data.materials.map((material) => material.key).filter((key) => isShown(data, key))
+        : [];
     form.maxDiameter = asTyped(data.scope.max_diameter_mm, units.value);
     form.minThickness = asTyped(data.scope.min_thickness_mm, units.value);
     form.companion = data.scope.companion ?? false;
@@ -157,6 +167,13 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
         <p>
           {{ t('sign.atMost') }} <strong>{{ scopeWords(data.scope) }}</strong>
         </p>
+        <div v-if="data.shown && data.shown.length > 0" data-testid="shown">
+          <h3 class="font-semibold">{{ t('sign.shown') }}</h3>
+          <p v-for="(one, place) in data.shown" :key="place">
+            ✓
+            {{ shownLine(one, (key) => data.materials.find((material) => material.key === key)?.name ?? key) }}
+          </p>
+        </div>
         <div class="grid gap-5 sm:grid-cols-2 lg:grid-cols-3">
           <SizeField
             v-model="form.maxDiameter"
@@ -198,8 +215,16 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
               v-for="material in data.materials"
               :key="material.key"
               class="inline-flex min-h-12 items-center gap-3"
-              ><input v-model="form.materials" type="checkbox" class="size-6" :value="material.key" />
-              {{ material.name }}</label
+              :class="isShown(data, material.key) ? '' : 'text-quiet'"
+              ><input
+                v-model="form.materials"
+                type="checkbox"
+                class="size-6"
+                :value="material.key"
+                :disabled="!isShown(data, material.key)"
+              />
+              {{ material.name }}
+              <span v-if="!isShown(data, material.key)" class="text-sm">{{ t('sign.notShown') }}</span></label
             >
           </div>
         </fieldset>

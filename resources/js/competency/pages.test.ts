@@ -143,6 +143,7 @@ describe('the sign-off', () => {
   const proposal = (given: Partial<Schemas['SignOffProposal']> = {}): Schemas['SignOffProposal'] => ({
     learner: { id: 9, name: 'Wren Example' },
     permit: { code: 'drill', name: 'Through holes to 10 mm' },
+    shown: null,
     rests_on: {
       sheets: [{ code: 'PS', attempt: 'a1', by: 'Ada Example', at: '2031-05-01T10:00:00Z', second_open: true }],
       one_alone: 'Ada Example',
@@ -223,6 +224,20 @@ describe('the sign-off', () => {
     expect(push).toHaveBeenCalledWith({ name: 'learner', params: { id: '9' }, query: { permit: 'drill' } });
   });
 
+  it('offers what was shown, and says of the rest that it was not', async () => {
+    const mounted = await page(
+      proposal({
+        shown: [{ operation: 'drill', materials: ['mild_steel'], up_to_mm: 10 }],
+        scope: { materials: ['mild_steel', 'brass'] },
+      }),
+    );
+    expect(mounted.find('[data-testid=shown]').text()).toContain('Mild steel');
+    expect(mounted.find('[value=brass]').attributes('disabled')).toBeDefined();
+    expect(mounted.find('[value=mild_steel]').attributes('disabled')).toBeUndefined();
+    expect((mounted.find('[value=ream]').element as HTMLInputElement).checked).toBe(false);
+    expect(mounted.text()).toContain('not shown yet');
+  });
+
   it('narrows the scope to materials and operations', async () => {
     const mounted = await page(
       proposal({ scope: { materials: ['brass', 'mild_steel'], companion: true }, operations: ['drill'] }),
@@ -274,10 +289,13 @@ describe('the sign-off', () => {
   });
 
   it('keeps what is typed while the proposal is read again', async () => {
-    const mounted = await page(proposal());
+    const mounted = await page(proposal({ rests_on: { sheets: [], one_alone: null } }));
     const year = () => mounted.find('input[aria-label="Valid until, that day included: year"]');
     await year().setValue('2030');
-    serve('GET /api/competency/learners/9/permits/drill/sign-off', proposal({ valid_until: '2033-01-01' }));
+    serve(
+      'GET /api/competency/learners/9/permits/drill/sign-off',
+      proposal({ valid_until: '2033-01-01', rests_on: { sheets: [], one_alone: null } }),
+    );
     await queryClient.invalidateQueries();
     await flushPromises();
     expect((year().element as HTMLInputElement).value).toBe('2030');

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import OpenSheetDialog from '@/assessment/OpenSheetDialog.vue';
 import { api, must, type Schemas } from '@/api/client';
 
 import { useSay } from '@/language/useSay';
@@ -32,6 +33,8 @@ const open = useAction(
     ),
   (attempt) => router.push({ name: 'sheet', params: { id: attempt.id } }),
 );
+/** What is about to be opened: first on what, and where. */
+const opening = ref<Row | null>(null);
 const found = <T extends Row>(rows: T[]) =>
   rows.filter((row) => finds(search.value, row.learner.name, row.sheet.title, row.permit.name));
 const shown = computed(() => ({
@@ -73,7 +76,7 @@ const shown = computed(() => ({
             class="print:hidden"
             :tone="index === 0 ? 'main' : 'plain'"
             :busy="open.busy.value"
-            @click="open.run(row)"
+            @click="row.open_attempt ? open.run(row) : (opening = row)"
             >{{ t(row.open_attempt ? 'ready.goOn' : 'ready.open') }}</BigButton
           >
           <span v-else class="text-sm text-quiet">{{ t('ready.notYours') }}</span>
@@ -101,5 +104,6 @@ const shown = computed(() => ({
         </li>
       </ul>
     </section>
+    <OpenSheetDialog v-if="opening" :learner="opening.learner" :sheet="opening.sheet" @close="opening = null" />
   </PageState>
 </template>

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assessment\Http;
+
+use App\Assessment\Sheet;
+use App\Assessment\SheetAttempt;
+use App\Language\Sentences;
+use App\People\User;
+use App\Workshop\Machine;
+use App\Workshop\MaterialRow;
+
+/** What a sheet may be done on, what the learner has come to with each piece, and the machines that it may be done at. */
+final class OpeningShown
+{
+    /** @return array{pieces: list<array<string, mixed>>, machines: list<array{slug: string, name: string}>} */
+    public function of(Sheet $sheet, User $learner, Sentences $says): array
+    {
+        $materials = MaterialRow::everything();
+        $last = SheetAttempt::query()->where('learner_id', $learner->id)->whereNotNull('concluded_at')
+            ->whereRelation('sheet', 'code', $sheet->code)->get()->sortBy('concluded_at')
+            ->keyBy(static fn (SheetAttempt $attempt): string => $attempt->variant ?? $sheet->variants[0]['key'] ?? '');
+        $machines = Machine::query()->where('in_service', true)->orderBy('name')->get()
+            ->filter(static fn (Machine $machine): bool => $sheet->isDoneAt($machine));
+
+        return [
+            'pieces' => array_map(static fn (array $piece): array => [
+                'key' => $piece['key'],
+                'material' => isset($materials[$piece['material']]) ? MaterialRow::called($materials[$piece['material']], $says)
+                    : $piece['material'],
+                'outcome' => $last->get($piece['key'])?->outcome,
+            ], $sheet->variants),
+            'machines' => array_values($machines->map(
+                static fn (Machine $machine): array => ['slug' => $machine->slug, 'name' => $machine->name],
+            )->all()),
+        ];
+    }
+}

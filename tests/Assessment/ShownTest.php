@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Assessment\SheetAttempt;
+use App\Competency\AcknowledgeStatement;
+use App\Competency\LedgerEntry;
+use App\Competency\ShownHere;
+use App\Competency\Standings;
+use App\Workshop\Machine;
+
+require_once __DIR__.'/marks.php';
+
+/** A permit signs for what was shown. */
+beforeEach(function (): void {
+    $this->freezeTime();
+    $this->by = $this->instructor();
+    $this->learner = $this->person();
+    bring($this->learner, 3, $this->by);
+    $this->actingAs($this->by);
+    $this->open = fn (?string $piece = null, ?string $machine = null) => $this->postJson('/api/assessment/attempts', [
+        'id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id, 'variant' => $piece, 'machine' => $machine,
+    ]);
+    $this->passed = function (?string $piece = null): void {
+        $this->attempt = ($this->open)($piece)->assertCreated()->json('id');
+        fillSheet($this);
+        $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk()->assertJsonPath('outcome', 'passed');
+    };
+    $this->sign = function (array $materials): Illuminate\Testing\TestResponse {
+        $record = app(Standings::class)->one($this->learner, $this->permit())->record;
+        $record->acknowledged === 1 || app(AcknowledgeStatement::class)($this->learner, $this->permit(), 1);
+
+        return $this->postJson("/api/competency/learners/{$this->learner->id}/permits/drill-through-10/sign-off", [
+            'id' => fake_uuid(), 'pin' => '2468', 'valid_until' => now()->addDays(9)->toDateString(), 'companion' => false,
+            'materials' => $materials, 'operations' => ['drill'], 'max_diameter' => '10', 'min_thickness' => '3',
+        ]);
+    };
+});
+
+it('signs for the materials of the pieces that were passed, and widens by one more sheet', function (): void {
+    ($this->passed)();
+    ($this->sign)(['mild_steel', 'aluminium_6000'])->assertConflict()->assertJsonPath('code', 'not_shown');
+    ($this->sign)(['mild_steel'])->assertCreated();
+    ($this->passed)('aluminium');
+    ($this->sign)(['mild_steel', 'aluminium_6000'])->assertCreated();
+    expect(LedgerEntry::query()->where('type', 'assessment_concluded')->latest('seq')->firstOrFail()->details())
+        ->toMatchArray([
+            'variant' => 'aluminium', 'shows' => [['materials' => ['aluminium_6000'], 'operation' => 'drill', 'up_to_mm' => 10]],
+        ]);
+});
+
+it('no longer shows what a later try at the same piece did not pass', function (): void {
+    ($this->passed)();
+    ($this->passed)('aluminium');
+    $this->attempt = ($this->open)('aluminium')->assertCreated()->json('id');
+    put($this, 'key', ['result' => 'not_met'])->assertOk();
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk();
+    $shown = app(ShownHere::class)->of($this->learner, $this->permit())->toArray();
+    expect(array_column($shown, 'materials'))->toBe([['mild_steel']]);
+});
+
+it('takes a pass from before a conclusion said so as its sheet says today', function (): void {
+    bring($this->learner, 4, $this->by);
+    expect(app(ShownHere::class)->of($this->learner, $this->permit())->toArray())
+        ->toBe([['operation' => 'drill', 'materials' => ['mild_steel'], 'up_to_mm' => 10.0]]);
+    ($this->sign)(['aluminium_6000'])->assertConflict()->assertJsonPath('code', 'not_shown');
+    ($this->sign)(['mild_steel'])->assertCreated();
+});
+
+it('offers the pieces and the machines that a sheet may be done on, and refuses others', function (): void {
+    ($this->passed)();
+    $path = "/api/assessment/sheets/PS-through-holes/opening/{$this->learner->id}";
+    $offered = $this->getJson($path)->assertOk();
+    expect($offered->json('pieces.*.key'))->toBe(['steel', 'aluminium'])
+        ->and($offered->json('pieces.*.outcome'))->toBe(['passed', null])
+        ->and($offered->json('machines.*.slug'))->not->toBe([]);
+    $machine = $offered->json('machines.0.slug');
+    ($this->open)('wood')->assertConflict()->assertJsonPath('code', 'no_piece');
+    $lathe = Machine::query()->where('kind', 'lathe')->first()
+        ?? Machine::query()->where('slug', $machine)->firstOrFail()->replicate()
+            ->fill(['slug' => 'a-lathe', 'kind' => 'lathe', 'name' => 'A lathe']);
+    $lathe->save();
+    ($this->open)('aluminium', $lathe->slug)->assertConflict()->assertJsonPath('code', 'not_this_machine');
+    ($this->open)('aluminium', 'nowhere')->assertUnprocessable();
+    ($this->open)('aluminium', $machine)->assertCreated()->assertJsonPath('sheet.material', 'aluminium_6000');
+    expect(SheetAttempt::query()->whereNull('concluded_at')->sole()->machine?->slug)->toBe($machine);
+    $this->actingAs($this->learner)->getJson($path)->assertForbidden();
+});

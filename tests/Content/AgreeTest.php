@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Content\Agree\Agree;
+use Illuminate\Support\Facades\File;
+
+/** A folder with the packs that ship, in which something is then changed. */
+beforeEach(function (): void {
+    $this->folder = sys_get_temp_dir().'/mill-step-agree-'.getmypid();
+    File::copyDirectory(base_path('content'), $this->folder);
+    $this->change = function (string $file, string $from, string $to): void {
+        $text = (string) file_get_contents("$this->folder/$file");
+        expect($text)->toContain($from);
+        file_put_contents("$this->folder/$file", str_replace($from, $to, $text));
+    };
+    $this->agree = fn () => $this->artisan(Agree::class, ['folder' => $this->folder]);
+});
+
+afterEach(fn () => File::deleteDirectory($this->folder));
+
+it('finds nothing in the packs that ship', function (): void {
+    ($this->agree)()->assertSuccessful()->run();
+});
+
+it('finds a permit that signs for what no sheet shows', function (string $from, string $to, string $what): void {
+    ($this->change)('drill-press/permits/drill-through-10.yaml', $from, $to);
+    ($this->agree)()->expectsOutputToContain($what)->assertFailed()->run();
+})->with([
+    'a material' => ['aluminium_6000]', 'aluminium_6000, nylon]', 'drill-through-10 drill nylon'],
+    'an operation' => ['operations: [drill]', 'operations: [drill, ream]', 'drill-through-10 ream mild_steel'],
+    'a size' => ['max_diameter_mm: 10', 'max_diameter_mm: 12', 'drill-through-10 drill mild_steel'],
+]);
+
+it('finds a sheet that is passed by its critical lines alone, and levels that are one event', function (): void {
+    $sheet = 'drill-press/sheets/through-holes.yaml';
+    ($this->change)($sheet, 'prompted: "Reminded before the power came on"', 'prompted: "Reminded with the power on"');
+    $gates = "gates: {observed_pass_percent: 1, prompt_limit: 20, why_limit: 10}\n";
+    ($this->change)($sheet, "pass_mark_percent: 80\n", "pass_mark_percent: 10\n$gates");
+    ($this->agree)()->expectsOutputToContain('PS-through-holes eyes')->expectsOutputToContain('C4')->assertFailed()->run();
+});
+
+it('bears with what is known, and with nothing that does not occur any more', function (): void {
+    ($this->change)('drill-press/permits/drill-through-10.yaml', 'aluminium_6000]', 'aluminium_6000, nylon]');
+    $known = '[{rule: B1-B2, id: drill-through-10 drill nylon, reason: the sheet comes with the next pack, since: "2031-05-02"}]';
+    file_put_contents("$this->folder/agree.yaml", $known);
+    ($this->agree)()->assertSuccessful()->run();
+    ($this->change)('drill-press/permits/drill-through-10.yaml', ', nylon]', ']');
+    ($this->agree)()->expectsOutputToContain('does not occur any more')->assertFailed()->run();
+    file_put_contents("$this->folder/agree.yaml", '[{rule: B1-B2, id: drill-through-10 drill nylon}]');
+    ($this->agree)()->expectsOutputToContain('says its reason')->assertFailed()->run();
+});
