@@ -279,6 +279,8 @@ test('a sign-off at stage 3 is refused; there is no override', async () => {
 test('the sheet: a stop asks first, half a sheet is kept, the learner measures first, the core scores it', async () => {
   await instructor.goto(`/learners/${learnerId}?permit=${PERMIT}`);
   await instructor.getByRole('button', { name: 'Open the sheet' }).click();
+  // On what, and where: the first piece at the first machine in service.
+  await instructor.getByRole('dialog').getByRole('button', { name: 'Open the sheet' }).click();
   await expect(instructor.getByRole('heading', { name: /Through holes: Wren/ })).toBeVisible();
   await take(instructor, 'key');
   await key(instructor, 'not met').click();

@@ -217,7 +217,7 @@ const canSign = computed(() => standing.value.stage >= 4);
             v-else-if="!own"
             class="print:hidden"
             :busy="openSheet.busy.value"
-            @click="openSheet.run(sheet.code)"
+            @click="sheet.open_attempt ? openSheet.run(sheet.code) : (opening = sheet)"
             >{{ t(sheet.open_attempt ? 'record.resumeSheet' : 'record.openSheet') }}</BigButton
           >
         </div>

@@ -32,6 +32,15 @@ const { covers, line: shownLine } = useShown();
 /** What was shown for every operation that is ticked. */
 const isShown = (data: Schemas['SignOffProposal'], material: string) =>
   form.operations.every((operation) => covers(data.shown, operation, material));
+/** Of what was shown that which this permit is about. */
+const shownHere = (data: Schemas['SignOffProposal']) =>
+  (data.shown ?? [])
+    .filter(({ operation }) => operation === undefined || data.operations.includes(operation))
+    .map((one) => ({
+      ...one,
+      materials: one.materials.filter((material) => data.materials.some(({ key }) => key === material)),
+    }))
+    .filter(({ materials }) => materials.length > 0);
 const router = useRouter();
 const path = { learner: props.id, permit: props.permit };
 const proposal = useQuery({
@@ -167,9 +176,9 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
         <p>
           {{ t('sign.atMost') }} <strong>{{ scopeWords(data.scope) }}</strong>
         </p>
-        <div v-if="data.shown && data.shown.length > 0" data-testid="shown">
+        <div v-if="shownHere(data).length > 0" data-testid="shown">
           <h3 class="font-semibold">{{ t('sign.shown') }}</h3>
-          <p v-for="(one, place) in data.shown" :key="place">
+          <p v-for="(one, place) in shownHere(data)" :key="place">
             ✓
             {{ shownLine(one, (key) => data.materials.find((material) => material.key === key)?.name ?? key) }}
           </p>
@@ -219,12 +228,14 @@ const onlyGeneral = computed(() => (Object.keys(sign.fieldErrors.value).length =
               ><input
                 v-model="form.materials"
                 type="checkbox"
-                class="size-6"
+                class="size-6 shrink-0"
                 :value="material.key"
                 :disabled="!isShown(data, material.key)"
               />
-              {{ material.name }}
-              <span v-if="!isShown(data, material.key)" class="text-sm">{{ t('sign.notShown') }}</span></label
+              <span
+                >{{ material.name
+                }}<span v-if="!isShown(data, material.key)" class="block text-sm">{{ t('sign.notShown') }}</span></span
+              ></label
             >
           </div>
         </fieldset>

@@ -101,15 +101,44 @@ describe('a permit as a way of five stages', () => {
   it('opens a sheet for the instructor, once, and goes there; a refusal is said', async () => {
     serve('POST /api/assessment/attempts', { id: 'a1' });
     const page = path(permit({}, { stage: 3 }), false);
-    const open = page.findAll('button')[0];
-    await open?.trigger('click');
+    serve('GET /api/assessment/sheets/PS/opening/7', {
+      pieces: [
+        { key: 'steel', material: 'Mild steel', outcome: 'passed' },
+        { key: 'aluminium', material: 'Aluminium', outcome: null },
+      ],
+      machines: [{ slug: 'bench-drill', name: 'Bench drill press' }],
+    });
+    await page.findAll('button')[0]?.trigger('click');
     await flushPromises();
-    expect(called('POST /api/assessment/attempts')[0]?.body).toMatchObject({ sheet: 'PS', learner_id: 7 });
+    const form = () => document.querySelector<HTMLFormElement>('[role=dialog] form');
+    // What was not passed yet stands there.
+    expect(form()?.querySelector('select')?.value).toBe('aluminium');
+    serve('POST /api/assessment/attempts', new Refusal(409, 'Supervised practice comes first.'));
+    form()?.requestSubmit();
+    await flushPromises();
+    expect(form()?.textContent).toContain('Supervised practice comes first.');
+    serve('POST /api/assessment/attempts', { id: 'a1' });
+    form()?.requestSubmit();
+    await flushPromises();
+    expect(called('POST /api/assessment/attempts')[0]?.body).toMatchObject({
+      sheet: 'PS',
+      learner_id: 7,
+      variant: 'aluminium',
+      machine: 'bench-drill',
+    });
     expect(push).toHaveBeenCalledWith({ name: 'sheet', params: { id: 'a1' } });
-    serve('POST /api/assessment/attempts', new Refusal(409, 'The safety check comes first.'));
-    await open?.trigger('click');
+    page.unmount();
+  });
+
+  it('goes on with a sheet that is open without asking', async () => {
+    serve('POST /api/assessment/attempts', { id: 'a1' });
+    const record = permit({}, { stage: 3 });
+    const sheets = record.assessments.map((sheet) => ({ ...sheet, open_attempt: 'a1' }));
+    await path({ ...record, assessments: sheets }, false)
+      .findAll('button')[0]
+      ?.trigger('click');
     await flushPromises();
-    expect(page.find('[role=alert]').text()).toContain('The safety check comes first.');
+    expect(called('POST /api/assessment/attempts')).toHaveLength(1);
   });
 
   it('lets a learner neither open a sheet nor sign', () => {
