@@ -29,6 +29,9 @@ use MillStep\Core\Border\Length;
  */
 final class MarkCriterion
 {
+    /** Letters that a reason has at least. */
+    private const LEAST_WHY = 3;
+
     public function __construct(
         private readonly Scoring $scoring,
         private readonly ShopNow $shop,
@@ -41,7 +44,8 @@ final class MarkCriterion
      * @param  Given  $given
      *
      * @throws Refusal `id_used`, `concluded`, `cancelled`, `stopped_already`, `no_criterion`, `learner_first`, `marked_already`,
-     *     `second_is_done`, `not_this_seat`, `not_authorised`, `no_gauge`, `gauge_too_coarse`
+     *     `second_is_done`, `not_this_seat`, `not_authorised`, `why_declined`, `no_gauge`,
+     *     `gauge_too_coarse`
      * @throws \MillStep\Core\Border\CoreException when a reading is not readable
      */
     public function __invoke(SheetAttempt $attempt, User $by, Seat $seat, array $given): SheetAttempt
@@ -167,6 +171,8 @@ final class MarkCriterion
             return ['verdict', null, ['result' => self::result($criterion, $given['result'] ?? null)]];
         }
         if ($given['declined'] ?? false) {
+            mb_strlen(trim($given['why'] ?? '')) >= self::LEAST_WHY || throw Refusal::because('why_declined');
+
             return ['declined', null, []];
         }
         $gauge = ($given['gauge'] ?? '') === '' ? null

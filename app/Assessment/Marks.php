@@ -72,6 +72,12 @@ final class Marks
         return $this->readings($criterion, Seat::Learner) === [] && isset($this->declined[self::at($criterion, Seat::Learner)]);
     }
 
+    /** Why the learner does not measure it. */
+    public function whyDeclined(string $criterion): ?string
+    {
+        return $this->learnerDeclined($criterion) ? $this->declined[self::at($criterion, Seat::Learner)]->why : null;
+    }
+
     /** @return list<Mark> */
     public function notes(string $criterion): array
     {

@@ -18,6 +18,8 @@ BEGIN
     IF NOT EXISTS (SELECT 1 FROM people_users WHERE id = person AND forgotten_at IS NOT NULL) THEN
         RAISE EXCEPTION 'Nobody is forgotten who stands there by name.' USING ERRCODE = 'insufficient_privilege';
     END IF;
+    -- Marks are written once (assessment_marks_are_kept): their words alone may go, and only in here.
+    PERFORM set_config('millstep.forgetting_marks', 'yes', true);
     UPDATE assessment_marks SET why = NULL, value = value - 'text'
         WHERE attempt_id IN (SELECT id FROM assessment_attempts WHERE learner_id = person) AND (why IS NOT NULL OR value ? 'text');
     UPDATE assessment_attempts SET cancelled_because = NULL, second_says = NULL WHERE learner_id = person;
@@ -70,6 +72,7 @@ BEGIN
             END IF;
         END LOOP;
     END LOOP;
+    PERFORM set_config('millstep.forgetting_marks', '', true);
     -- Last of all what the audit log quotes, of this change too.
     FOREACH part IN ARRAY ARRAY[named, mail] LOOP
         CONTINUE WHEN part !~ '[[:space:]@]';

@@ -62,6 +62,6 @@ return new class extends Migration
         });
         DatabaseFunctions::lay('gate_moment', 'records_audit_row');
         // A learner's own words about an outcome go with their name.
-        DatabaseFunctions::lay('people_forget');
+        DatabaseFunctions::lay('assessment_marks_are_kept', 'people_forget');
     }
 };

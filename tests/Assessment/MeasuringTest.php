@@ -46,9 +46,10 @@ it('takes no field that no way of measuring has', function (): void {
 });
 
 it('goes on where the learner does not measure, and says so', function (): void {
-    put($this, 'dia-A', ['declined' => true], 'learner')->assertOk();
+    put($this, 'dia-A', ['declined' => true], 'learner')->assertConflict()->assertJsonPath('code', 'why_declined');
+    put($this, 'dia-A', ['declined' => true, 'why' => 'Has a hand in plaster'], 'learner')->assertOk();
     $last = put($this, 'dia-A', ['reading' => ['value' => '9.1']])->assertOk();
-    expect(criterion($last, 'dia-A'))->learner->declined->toBeTrue()->apart_mm->toBeNull();
+    expect(criterion($last, 'dia-A'))->learner->declined->toBeTrue()->learner->why->toBe('Has a hand in plaster')->apart_mm->toBeNull();
 });
 
 it('measures again what is doubtful, three times at most, and then the mean decides', function (): void {

@@ -89,6 +89,39 @@ it('is the same line when it is sent twice, and another one with other words', f
         ->and(fn () => $hold('Something else.'))->toThrow(App\Support\Refusal::class);
 });
 
+it('forgets what was said of an outcome, too, and keeps how it was judged', function (): void {
+    $attempt = App\Assessment\SheetAttempt::query()->create([
+        'sheet_id' => App\Assessment\Sheet::current('PS-through-holes')->id, 'learner_id' => $this->learner->id,
+        'assessor_id' => $this->by->id, 'started_at' => now(), 'concluded_at' => now(), 'outcome' => 'not_yet', 'second_wanted' => true,
+    ]);
+    $words = app(App\Assessment\Word\AppealOutcome::class);
+    $words($attempt, $this->learner, fake_uuid(), 'My cufflink was never near it');
+    app(App\Assessment\Word\AnswerOutcome::class)($attempt, $this->learner, fake_uuid(), false, 'I hummed, and that is all');
+    $on = fn (array $with): App\Assessment\Mark => App\Assessment\Mark::add([
+        'id' => fake_uuid(), 'attempt_id' => $attempt->id, 'criterion' => 'eyes', 'seat' => 'assessor', 'kind' => 'note',
+        'value' => ['text' => 'A ring came off'], 'by_id' => $this->by->id, 'made_at' => now(), 'recorded_at' => now(), ...$with,
+    ]);
+    $on([]);
+    $on(['kind' => 'verdict', 'value' => ['result' => 'met'], 'why' => 'The shawl was off by then']);
+    App\Assessment\Second\Review::query()->create([
+        'attempt_id' => $attempt->id, 'token_hash' => 'x', 'name' => 'Works college', 'invited_by' => $this->by->id, 'invited_at' => now(),
+        'expires_at' => now()->addDay(), 'said_at' => now(), 'agrees' => false, 'says' => 'The gherkin shows in the photograph',
+    ]);
+    expect(($this->dump)())->toContain('cufflink')->toContain('gherkin');
+    $this->learner->update(['active' => false]);
+    ($this->forget)($this->learner->refresh())->assertOk();
+    $dump = ($this->dump)();
+    foreach (['cufflink', 'hummed', 'gherkin', 'ring came off', 'shawl'] as $word) {
+        expect(str_contains($dump, $word))->toBeFalse("$word is still there");
+    }
+    // A mark is written once, as before.
+    $change = fn () => DB::transaction(fn () => DB::table('assessment_marks')->update(['why' => 'Otherwise']));
+    expect($change)->toThrow(QueryException::class)
+        ->and($attempt->refresh()->outcome)->toBe('not_yet')
+        ->and($attempt->marks()->said('answered')?->value)->toBe(['agrees' => false]);
+    ($this->verify)()->assertSuccessful();
+});
+
 it('forgets a learner: no word is left, every line stands, and so does the stage', function (): void {
     ($this->first)($this->learner, 'suspended', ['reason' => 'Oona Lisbeth Marchetti hummed beside the spindle.']);
     $old = ($this->first)($this->learner, 'reinstated', ['reason' => 'Talked through with Oona.']);

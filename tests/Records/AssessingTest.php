@@ -118,7 +118,7 @@ it('knows how closely a gauge repeats itself from readings that were taken twice
     $this->attempt = $this->postJson('/api/assessment/attempts', [
         'id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id,
     ])->json('id');
-    put($this, 'dia-A', ['declined' => true], Seat::Learner->value)->assertOk();
+    put($this, 'dia-A', ['declined' => true, 'why' => 'Has a hand in plaster'], Seat::Learner->value)->assertOk();
     foreach (['9.29', '9.31', '9.30'] as $value) {
         put($this, 'dia-A', ['reading' => ['value' => $value], 'gauge' => $gauge->slug])->assertOk();
     }

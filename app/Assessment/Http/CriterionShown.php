@@ -76,6 +76,7 @@ final readonly class CriterionShown
             'learner' => [
                 'done' => $marks->learnerIsDone($criterion['id']),
                 'declined' => $marks->learnerDeclined($criterion['id']),
+                'why' => $marks->whyDeclined($criterion['id']),
                 'readings' => $seesLearner ? array_map(self::reading(...), $learner) : null,
                 'found' => $seesLearner ? $this->scoring->found($this->attempt, $criterion, Seat::Learner)?->toArray() : null,
             ],

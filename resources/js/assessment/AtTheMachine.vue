@@ -64,6 +64,8 @@ const locked = computed(
 
 const asking = ref<{ kind: 'stop' | 'why'; criterion: Criterion; result: Result } | null>(null);
 const correcting = ref<Criterion | null>(null);
+/** What the learner does not measure, while it is asked why. */
+const declining = ref<Criterion | null>(null);
 const note = useTemplateRef('note');
 
 function move(by: 1 | -1) {
@@ -130,8 +132,10 @@ async function read(of: Schemas['Seat'], reading: Record<string, string>, gauge:
   const waitsForTheOther = marks.stuck.value === null && of === 'learner';
   if (!waitsForTheOther && now && (marks.stuck.value !== null || !isOpen(now)) && !now.too_far_apart) goOn(criterion);
 }
-function decline() {
-  if (at.value) void marks.set(at.value.id, { seat: 'learner', declined: true }, at.value.text);
+function decline(why: string) {
+  const criterion = declining.value;
+  declining.value = null;
+  if (criterion) void marks.set(criterion.id, { seat: 'learner', declined: true, why }, criterion.text);
 }
 function undo() {
   const slip = marks.last.value;
@@ -139,7 +143,7 @@ function undo() {
   marks.undo();
   kept.value = slip.criterion;
 }
-useSheetKeys(at, () => asking.value !== null || correcting.value !== null, {
+useSheetKeys(at, () => asking.value !== null || correcting.value !== null || declining.value !== null, {
   move,
   mark,
   undo,
@@ -221,7 +225,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
           :errors="marks.misread.value[at.id]?.errors"
           :sending="Boolean(marks.marked.value[at.id])"
           @read="read"
-          @decline="decline"
+          @decline="declining = at"
           @correct="correcting = at"
         />
         <VerdictHand v-else :criterion="at" :locked="locked" @mark="tap" />
@@ -296,6 +300,14 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
     :what="said(asking.criterion, asking.result)"
     @why="give(asking!.criterion, asking!.result, $event)"
     @close="asking = null"
+  />
+  <WhyDialog
+    v-else-if="declining"
+    :what="declining.text"
+    :title="t('sheet.declineTitle', { name: attempt.learner.name })"
+    :words="t('sheet.declineWords')"
+    @why="decline"
+    @close="declining = null"
   />
   <WhyDialog
     v-else-if="correcting && unsure === null"

@@ -36,6 +36,7 @@ const photos = () => props.attempt.photos.filter((photo) => photo.criterion === 
         />
         <p v-else-if="criterion.learner?.declined" class="text-sm text-quiet">
           ○ {{ t('sheet.declined', { name: attempt.learner.name }) }}
+          <q v-if="criterion.learner.why">{{ criterion.learner.why }}</q>
         </p>
         <ReadingList v-if="criterion.readings?.length" :readings="criterion.readings" :who="attempt.assessor" />
         <FoundNote v-if="criterion.found" :found="criterion.found" />

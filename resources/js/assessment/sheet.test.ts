@@ -26,6 +26,7 @@ const criterion = (given: Partial<Schemas['Criterion']>): Schemas['Criterion'] =
 const learner = (given: Partial<Schemas['LearnerMeasured']> = {}): Schemas['LearnerMeasured'] => ({
   done: false,
   declined: false,
+  why: null,
   readings: null,
   found: null,
   ...given,
