@@ -252,3 +252,48 @@ test('on a phone the keys stay where the finger is, while the list below goes on
     await expect(hand(phone)).toHaveAttribute('aria-busy', 'false');
   }
 });
+
+test('an appeal is answered by another assessor, and stands beside the outcome for its learner', async ({
+  browser,
+}) => {
+  const other = await person(browser, 'instructor@millstep.example', TABLET);
+  await other.goto('/today');
+  await other.getByRole('link', { name: 'Look at the sheet' }).click();
+  await expect(other.getByRole('heading', { name: /Cato/ })).toBeVisible();
+  await expect(other.getByRole('button', { name: 'The outcome stands' })).toBeDisabled();
+  await other.getByLabel('What you found').fill('The key was in the chuck when the light came on');
+  await other.getByRole('button', { name: 'The outcome stands' }).click();
+  await expect(other.getByText('Ruaridh Okonjo: the outcome stands.')).toBeVisible();
+  const learner = await person(browser, 'cato@millstep.example', { width: 390, height: 844 });
+  await learner.goto(other.url());
+  await expect(learner.getByText('the outcome stands.')).toBeVisible();
+  await learner.getByRole('button', { name: 'I do not agree' }).click();
+  await learner.getByLabel('Why', { exact: true }).fill('I had it in my hand');
+  await learner.getByRole('button', { name: 'Keep it' }).click();
+  await expect(learner.getByText('I had it in my hand')).toBeVisible();
+});
+
+test('a second view that was drawn is given by a link, without a name, once', async ({ browser }) => {
+  const lead = await person(browser, 'lead@millstep.example');
+  await lead.goto('/records/tries');
+  await lead.getByLabel('Find learner, assessor or sheet').fill('Perpetua');
+  await lead
+    .getByRole('row', { name: /passed/ })
+    .getByRole('link', { name: 'Through holes' })
+    .first()
+    .click();
+  await expect(lead.getByTestId('lot')).toContainText('wants a second view');
+  await lead.getByRole('button', { name: 'Invite a reviewer' }).click();
+  await lead.getByLabel('Who is invited').fill('Works college, hall two');
+  await lead.getByRole('button', { name: 'Invite a reviewer' }).click();
+  const link = await lead.getByText(/\/review#/).innerText();
+  const outside = await (await browser.newContext()).newPage();
+  await outside.goto(link);
+  await expect(outside.getByRole('heading', { name: 'Through holes' })).toBeVisible();
+  expect(await outside.locator('body').innerText()).not.toMatch(/Perpetua|Ruaridh|Henrike/);
+  await outside.getByRole('button', { name: 'The same', exact: true }).click();
+  await expect(outside.getByText('Your answer is kept')).toBeVisible();
+  await outside.context().close();
+  await lead.reload();
+  await expect(lead.getByTestId('lot')).toContainText('looked at');
+});

@@ -186,7 +186,10 @@ it('shows one sheet to an invited reviewer, for fourteen days, without a name, a
     ($this->conclude)()->assertOk();
     $this->actingAs($this->instructor(signs: false));
     $invite()->assertForbidden();
+    // Whoever assessed does not choose who looks at it.
     $this->actingAs($this->by);
+    $invite()->assertForbidden()->assertJsonPath('code', 'not_another');
+    $this->actingAs($this->instructor());
     $old = explode('#', $invite()->assertCreated()->json('link'))[1];
     $token = explode('#', $invite()->assertCreated()->json('link'))[1];
     expect(Review::query()->where('token_hash', $token)->exists())->toBeFalse();
@@ -207,6 +210,7 @@ it('shows one sheet to an invited reviewer, for fourteen days, without a name, a
     $look($token)->assertNotFound();
     $this->actingAs($this->by)->getJson("/api/assessment/attempts/{$this->attempt}")
         ->assertJsonPath('second_open', false)->assertJsonPath('reviews.1.agrees', false);
+    $this->actingAs($this->person(Role::Lead));
     $invite()->assertConflict()->assertJsonPath('code', 'viewed_already');
 });
 

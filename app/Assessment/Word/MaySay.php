@@ -13,7 +13,7 @@ use MillStep\Core\Assessment\Appeal;
 /** What somebody may say to the outcome of a sheet now: so that a screen offers nothing that is refused. */
 final class MaySay
 {
-    /** @return list<'answer'|'appeal'|'answer_appeal'> */
+    /** @return list<'answer'|'appeal'|'answer_appeal'|'invite'> */
     public static function of(SheetAttempt $attempt, User $user, Viewer $viewer): array
     {
         if ($attempt->concluded_at === null || $viewer === Viewer::Reader || $attempt->isSecond($user)) {
@@ -28,6 +28,7 @@ final class MaySay
             'appeal' => $marks->said('appealed') === null && Appeal::isInTime($attempt->concluded_at, CarbonImmutable::now()),
             'answer_appeal' => ! $own && $marks->said('appealed') !== null && $marks->said('appeal_answered') === null
                 && ! $attempt->hadAHandIn($user),
+            'invite' => ! $own && $attempt->wantsSecondView() && (! $attempt->hadAHandIn($user) || $user->leads()),
         ]));
     }
 }

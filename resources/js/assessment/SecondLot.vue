@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { api, must, type Schemas } from '@/api/client';
-import { useMe } from '@/api/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import TextField from '@/ui/TextField.vue';
@@ -12,7 +11,6 @@ import { useI18n } from 'vue-i18n';
 /** A second view that was drawn by lot: whether it is given, and by whom; else an invitation to somebody from outside. */
 const props = defineProps<{ attempt: Schemas['AssessmentAttempt'] }>();
 const { t, d } = useI18n();
-const { teaches } = useMe();
 const name = ref('');
 const inviting = ref(false);
 const link = ref('');
@@ -30,9 +28,7 @@ const invite = useAction(
     inviting.value = false;
   },
 );
-const mayInvite = computed(
-  () => teaches.value && props.attempt.concluded_at !== null && props.attempt.viewer === 'assessor',
-);
+const mayInvite = computed(() => props.attempt.word.may.includes('invite'));
 </script>
 
 <template>
