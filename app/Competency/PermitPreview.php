@@ -18,17 +18,21 @@ use MillStep\Core\Competency\Stage;
  * @phpstan-import-type Definition from DefinePermit
  *
  * @phpstan-type Affected array{id: int, name: string, permit: string, before: array<string, mixed>, after: array<string, mixed>}
+ * @phpstan-type Stands array{before: list<int>, after: list<int>, due: int}
  * @phpstan-type Loss array{id: int, name: string, lost: object, machines: list<string>}
  */
 final class PermitPreview
 {
+    /** Of a permit that is new, or faulty. */
+    public const NOTHING = ['stands' => ['before' => [], 'after' => [], 'due' => 0], 'affected' => [], 'loses' => [], 'turns' => []];
+
     public function __construct(private readonly Standings $standings, private readonly OpenTurns $turns)
     {
     }
 
     /**
      * @param  Definition  $given  without faults
-     * @return array{affected: list<Affected>, loses: list<Loss>, turns: list<array{session: string, machine: string, person: string,
+     * @return array{stands: Stands, affected: list<Affected>, loses: list<Loss>, turns: list<array{session: string, machine: string, person: string,
      *     since: string, reasons: list<string>}>}
      */
     public function of(array $given): array
@@ -36,7 +40,7 @@ final class PermitPreview
         $inForce = Rules::inForce();
         $stood = $inForce->permits->get($given['code']);
         if ($stood === null) {
-            return ['affected' => [], 'loses' => [], 'turns' => []];
+            return self::NOTHING;
         }
         $changed = $this->changed($stood, $given);
         $rules = $inForce->with($changed);
@@ -58,12 +62,33 @@ final class PermitPreview
         }
 
         return [
+            'stands' => self::stands($before, $after, $stood->code),
             'affected' => $affected,
             'loses' => array_values(array_filter($learners->map(
                 fn (User $learner): ?array => $this->lost($learner, $before[$learner->id][$stood->code], $changed, $given),
             )->all())),
             'turns' => $this->turns->endingUnder($rules, $changed, $given['machines'] ?? null),
         ];
+    }
+
+    /**
+     * @param  array<int, array<string, PermitStanding>>  $before
+     * @param  array<int, array<string, PermitStanding>>  $after
+     * @return Stands
+     */
+    private static function stands(array $before, array $after, string $code): array
+    {
+        $stands = ['before' => array_fill(0, count(Stage::cases()), 0), 'after' => array_fill(0, count(Stage::cases()), 0), 'due' => 0];
+        foreach (['before' => $before, 'after' => $after] as $when => $standings) {
+            foreach ($standings as $mine) {
+                $stands[$when][$mine[$code]->place->stage->value]++;
+            }
+        }
+        foreach ($after as $mine) {
+            $stands['due'] += ($mine[$code]->place->due ?? []) === [] ? 0 : 1;
+        }
+
+        return ['before' => array_values($stands['before']), 'after' => array_values($stands['after']), 'due' => $stands['due']];
     }
 
     /**

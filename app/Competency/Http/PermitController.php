@@ -56,7 +56,7 @@ final class PermitController
         $definition = $request->definition($code, $user->units);
         $faults = $define->faults($definition);
         $keep = $faults === [] && ! $request->boolean('preview');
-        $follows = $faults === [] ? $preview->of($definition) : ['affected' => [], 'loses' => [], 'turns' => []];
+        $follows = $faults === [] ? $preview->of($definition) : PermitPreview::NOTHING;
         $permit = $keep ? $define($definition, $user) : null;
 
         return new JsonResponse([

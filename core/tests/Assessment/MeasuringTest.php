@@ -176,7 +176,7 @@ it('says whose reading is next', function (int $theirs, bool $declined, int $our
 })->with([
     [0, false, 0, null, 'learner'], [1, false, 0, null, 'assessor'], [0, true, 0, null, 'assessor'], [0, true, 1, null, null],
     [1, false, 1, 0.05, null], [1, false, 1, -0.06, 'learner'], [2, false, 1, 0.01, 'assessor'], [2, false, 2, 0.2, 'learner'],
-    [3, false, 3, 0.2, null],
+    [3, false, 3, 0.05, null], [3, false, 3, 0.2, 'learner'], [4, false, 3, 0.2, 'assessor'],
 ]);
 
 it('asks the assessor again while their own reading is doubtful', function (): void {

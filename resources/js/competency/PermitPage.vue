@@ -343,7 +343,16 @@ const named = (list: { code: string; title: string }[]) =>
           <strong class="text-no">✕</strong> {{ t('permits.faulty') }}
         </p>
         <section v-else-if="seen" role="status" class="border-2 border-blue bg-sheet p-4">
-          <h2>{{ t('permits.affected', seen.affected.length) }}</h2>
+          <p v-if="seen.stands.before.length > 0" data-testid="stands">
+            <span v-for="(count, stage) in seen.stands.before" :key="stage" class="mr-5 inline-block">
+              {{ t(`stage.${stage}`) }}
+              <span class="reading">{{ count }} → {{ seen.stands.after[stage] }}</span>
+            </span>
+            <strong v-if="seen.stands.due > 0" class="block text-supervised"
+              >‖ {{ t('permits.spared', seen.stands.due) }}</strong
+            >
+          </p>
+          <h2 class="mt-2">{{ t('permits.affected', seen.affected.length) }}</h2>
           <ul class="mt-2">
             <li v-for="each in seen.affected" :key="`${each.id}${each.permit}`" class="border-t border-hairline py-1">
               <strong>{{ each.name }}</strong>, {{ each.permit }}: {{ t(`stage.${each.before.stage}`) }} →

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { api, must } from '@/api/client';
+import { api, must, type Schemas } from '@/api/client';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import HoleGlyph from '@/ui/HoleGlyph.vue';
@@ -54,6 +54,20 @@ const busiest = computed(() => {
 const permit = computed(
   () => today.data.value?.permits.find(({ code }) => code === chosenPermit.value) ?? busiest.value,
 );
+/** What is asked since a day only, of those who were known: each with who is still to do it. */
+const due = computed(() => {
+  const found = new Map<string, { key: string; need: Schemas['Need']; permit: string; names: string[] }>();
+  for (const learner of today.data.value?.cohorts.flatMap((cohort) => cohort.learners) ?? [])
+    for (const [code, standing] of Object.entries(learner.standings))
+      for (const need of standing.due) {
+        const key = `${code} ${need.kind} ${need.what} ${need.until}`;
+        const name = today.data.value?.permits.find((one) => one.code === code)?.name ?? code;
+        const one = found.get(key) ?? { key, need, permit: name, names: [] };
+        one.names.push(learner.name);
+        found.set(key, one);
+      }
+  return [...found.values()].sort((a, b) => (a.need.until ?? '').localeCompare(b.need.until ?? ''));
+});
 const cohorts = computed(() =>
   (today.data.value?.cohorts ?? []).map((cohort) => ({
     ...cohort,
@@ -102,6 +116,20 @@ const cohorts = computed(() =>
       <div class="space-y-6">
         <WaitingList :items="data.waiting" />
         <LooksHere />
+        <section v-if="due.length > 0" data-testid="due">
+          <h2>{{ t('today.due') }}</h2>
+          <ul class="mt-2">
+            <li v-for="each in due" :key="each.key" class="border-t border-hairline py-2 first:border-t-0">
+              ‖ <strong>{{ all([each.need]) }}</strong>, {{ each.permit }}:
+              {{
+                t('today.dueBy', {
+                  by: d(each.need.until ?? '', { dateStyle: 'medium' }),
+                  names: each.names.join(', '),
+                })
+              }}
+            </li>
+          </ul>
+        </section>
         <section>
           <h2>{{ t('today.onFloor') }}</h2>
           <p v-if="data.on_floor.length === 0" class="mt-2 text-quiet">{{ t('today.nobodyOnFloor') }}</p>

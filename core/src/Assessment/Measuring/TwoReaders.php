@@ -41,7 +41,8 @@ final readonly class TwoReaders
         return match (true) {
             $this->theirs === 0 && ! $this->declined => 'learner',
             $this->found === null, $this->found->again > 0 => 'assessor',
-            $this->ours >= Repeated::MOST => null,
+            // What is doubtful is read three times at most; two who lie too far apart go on until one has found their fault.
+            $this->ours >= Repeated::MOST && ! $this->areTooFarApart() => null,
             $this->theirs > $this->ours => 'assessor',
             $this->areTooFarApart() => 'learner',
             default => null,
