@@ -105,7 +105,9 @@ test('a second factor is set up from the phone, asked for at the door, and turne
 
   // Seen on the account's page, and put out from there.
   await page.reload();
+  const signedOut = page.waitForResponse((answer) => answer.request().method() === 'DELETE');
   await page.getByRole('button', { name: 'Sign out everywhere else' }).click();
+  await signedOut;
   await expect(page.getByRole('button', { name: 'Sign out there' })).toHaveCount(0);
   await other.reload();
   await expect(other).toHaveURL(/sign-in/);

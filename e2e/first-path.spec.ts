@@ -331,6 +331,9 @@ test('the sheet: a stop asks first, half a sheet is kept, the learner measures f
   await expect(hand(instructor).getByLabel('reading', { exact: true })).toHaveValue('9.1');
   await measureToo(instructor, { reading: '9.15' });
   await expect(instructor.locator('#criterion-dia-C')).toContainText('✓');
+  // The learner's first lies too far from it: they read again, too.
+  await measureToo(instructor, { reading: '9.16' });
+  await expect(instructor.getByText('all saved')).toBeVisible();
 
   // The learner measures one of them on their own phone.
   const path = new URL(instructor.url()).pathname;
