@@ -7,7 +7,15 @@ import { openSheet, say, take } from './sheet';
 const PHONE = { width: 390, height: 844 };
 const TABLET = { width: 1180, height: 820 };
 const SHOP = ['/today', '/workshop', '/workshop/cribs', '/workshop/materials', '/workshop/policy', '/workshop/devices'];
-const LEAD = ['/workshop/permits', '/workshop/content', '/workshop/shop', '/records', '/records/people', '/account'];
+const LEAD = [
+  '/workshop/permits',
+  '/workshop/content',
+  '/workshop/shop',
+  '/records',
+  '/records/tries',
+  '/records/people',
+  '/account',
+];
 const TEACHING = [
   '/today/assess',
   '/teaching/sheets',
