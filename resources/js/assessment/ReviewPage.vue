@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { api, must } from '@/api/client';
+import { askMe } from '@/api/useMe';
 import BigButton from '@/ui/BigButton.vue';
 import ErrorNote from '@/ui/ErrorNote.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
@@ -15,7 +16,11 @@ const { t, d } = useI18n();
 const token = window.location.hash.slice(1);
 const sheet = useQuery({
   queryKey: ['review'],
-  queryFn: () => must(api.POST('/api/assessment/review', { body: { token } })),
+  queryFn: async () => {
+    // Whoever comes for the first time has no cookie yet that lets a browser write.
+    await askMe();
+    return must(api.POST('/api/assessment/review', { body: { token } }));
+  },
   retry: false,
   staleTime: Infinity,
   gcTime: 0,
