@@ -27,9 +27,8 @@ final class Evidence
     {
         $entries = LedgerEntry::query()->with('recorder')->where('learner_id', $learner->id)->whereIn('type', self::READ)
             ->where(static fn ($for) => $for->whereNull('permit_id')->orWhere('permit_id', $permit->id))->orderBy('seq')->get();
-        $corrected = $entries->where('type', 'corrected')
-            ->map(static fn (LedgerEntry $one): string => Given::text($one->details()['entry'] ?? ''))->all();
-        $entries = $entries->reject(static fn (LedgerEntry $one): bool => in_array($one->id, $corrected, true));
+        $corrected = LedgerEntry::corrected($entries);
+        $entries = $entries->reject(static fn (LedgerEntry $one): bool => isset($corrected[$one->id]));
         $sheets = $this->sheets($entries, $permit->requirement['assessments']);
         $of = static fn (string $type): Collection => $entries->where('type', $type);
         $lessons = [...$permit->requirement['lessons'], ...$permit->requirement['guided'] ?? []];

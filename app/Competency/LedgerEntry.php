@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace App\Competency;
 
 use App\People\User;
+use App\Support\Given;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Collection;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\HashChain;
 use MillStep\Core\Competency\Ledger\Entries;
@@ -66,6 +68,24 @@ final class LedgerEntry extends Model
             'previous_hash' => $this->previous_hash, 'hash' => $this->hash, 'seal' => $this->seal,
             'format' => $this->format, 'by_subject' => $this->by_subject, 'by_writer' => $this->by_writer,
         ];
+    }
+
+    /**
+     * The lines that a correction in force has taken back. A correction that is itself corrected no longer speaks.
+     *
+     * @param  Collection<int, self>  $entries  of one learner, with their corrections
+     * @return array<string, true> by id
+     */
+    public static function corrected(Collection $entries): array
+    {
+        $corrected = [];
+        foreach ($entries->sortByDesc('seq') as $entry) {
+            if ($entry->type === 'corrected' && ! isset($corrected[$entry->id])) {
+                $corrected[Given::text($entry->details()['entry'])] = true;
+            }
+        }
+
+        return $corrected;
     }
 
     /** @return BelongsTo<User, $this> */

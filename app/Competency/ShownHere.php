@@ -24,13 +24,12 @@ final class ShownHere
         }
         $entries = LedgerEntry::query()->where('learner_id', $learner->id)
             ->whereIn('type', ['assessment_concluded', 'corrected'])->orderBy('seq')->get();
-        $corrected = $entries->where('type', 'corrected')
-            ->map(static fn (LedgerEntry $one): string => Given::text($one->details()['entry'] ?? ''))->all();
+        $corrected = LedgerEntry::corrected($entries);
         $latest = [];
         foreach ($entries->where('type', 'assessment_concluded') as $entry) {
             $said = $entry->details();
             $code = Given::text($said['assessment'] ?? '');
-            if (in_array($code, $sheets, true) && ! in_array($entry->id, $corrected, true)) {
+            if (in_array($code, $sheets, true) && ! isset($corrected[$entry->id])) {
                 $latest["$code ".Given::text($said['variant'] ?? '')] = $said;
             }
         }

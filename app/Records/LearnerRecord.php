@@ -21,7 +21,6 @@ use App\Learning\Lesson;
 use App\Learning\Progress;
 use App\People\User;
 use App\Practice\Entry;
-use App\Support\Given;
 use Illuminate\Database\Eloquent\Relations\Relation;
 use Illuminate\Support\Collection;
 use MillStep\Core\Competency\Record;
@@ -86,7 +85,7 @@ final class LearnerRecord
         $permits = Permit::query()->with('statements')->orderBy('id')->get();
         $standings = $this->standings->of(new Collection([$learner]), $permits)[$learner->id];
         $entries = LedgerEntry::query()->with('recorder')->where('learner_id', $learner->id)->orderByDesc('seq')->get();
-        $corrected = self::corrected($entries);
+        $corrected = LedgerEntry::corrected($entries);
         $words = LineWords::of($entries);
 
         return [
@@ -110,24 +109,6 @@ final class LearnerRecord
                 'corrected' => isset($corrected[$entry->id]),
             ])->all(),
         ];
-    }
-
-    /**
-     * The lines that a correction in force has taken back.
-     *
-     * @param  Collection<int, LedgerEntry>  $entries  newest first
-     * @return array<string, true> by id
-     */
-    private static function corrected(Collection $entries): array
-    {
-        $corrected = [];
-        foreach ($entries as $entry) {
-            if ($entry->type === 'corrected' && ! isset($corrected[$entry->id])) {
-                $corrected[Given::text($entry->details()['entry'])] = true;
-            }
-        }
-
-        return $corrected;
     }
 
     /** @return array<string, mixed> */

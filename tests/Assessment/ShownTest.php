@@ -59,6 +59,17 @@ it('no longer shows what a later try at the same piece did not pass', function (
     expect(array_column($shown, 'materials'))->toBe([['mild_steel']]);
 });
 
+it('shows again what a correction took back, where the correction is taken back itself', function (): void {
+    ($this->passed)();
+    $shown = fn (): array => app(ShownHere::class)->of($this->learner, $this->permit())->toArray();
+    $passed = LedgerEntry::query()->where('type', 'assessment_concluded')->sole();
+    $record = app(App\Competency\RecordEntry::class);
+    $taken = $record($this->learner, null, 'corrected', ['entry' => $passed->id, 'reason' => 'The wrong learner'], $this->by);
+    expect($shown())->toBe([]);
+    $record($this->learner, null, 'corrected', ['entry' => $taken->id, 'reason' => 'It was the right one'], $this->by);
+    expect($shown())->toHaveCount(1);
+});
+
 it('takes a pass from before a conclusion said so as its sheet says today', function (): void {
     bring($this->learner, 4, $this->by);
     expect(app(ShownHere::class)->of($this->learner, $this->permit())->toArray())
