@@ -32,8 +32,8 @@ final class PermitPreview
 
     /**
      * @param  Definition  $given  without faults
-     * @return array{stands: Stands, affected: list<Affected>, loses: list<Loss>, turns: list<array{session: string, machine: string, person: string,
-     *     since: string, reasons: list<string>}>}
+     * @return array{stands: Stands, affected: list<Affected>, loses: list<Loss>, turns: list<array{session: string, machine: string,
+     *     person: string, since: string, reasons: list<string>}>}
      */
     public function of(array $given): array
     {

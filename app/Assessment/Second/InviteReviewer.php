@@ -13,7 +13,10 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use MillStep\Core\Assessment\SecondView;
 
-/** Asks somebody from outside to look at one sheet: whoever has not assessed it, or leads the shop. The link is shown once, to whoever asks; asked again, the one before ends. */
+/**
+ * Asks somebody from outside to look at one sheet: whoever has not assessed it, or leads the shop. The link is shown once, to whoever
+ * asks; asked again, the one before ends.
+ */
 final class InviteReviewer
 {
     private const TOKEN = 43;
