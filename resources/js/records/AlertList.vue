@@ -29,18 +29,20 @@ const seen = useAction((alert: number) =>
 </script>
 
 <template>
-  <ul v-if="(alerts.data.value ?? []).length > 0" role="alert" class="border-2 border-no bg-sheet">
-    <li
-      v-for="alert in alerts.data.value"
-      :key="alert.id"
-      class="flex flex-wrap items-center gap-4 border-t border-hairline px-4 py-2 first:border-t-0"
-    >
-      <p class="flex-1">
-        <strong class="text-no">■ {{ t(`records.alert.${alert.kind}.title`) }}</strong>
-        {{ t(`records.alert.${alert.kind}.words`, facts(alert)) }}
-        <span class="text-sm text-quiet">{{ d(alert.raised_at, { dateStyle: 'medium', timeStyle: 'short' }) }}</span>
-      </p>
-      <BigButton :busy="seen.busy.value" @click="seen.run(alert.id)">{{ t('records.alert.seen') }}</BigButton>
-    </li>
-  </ul>
+  <div v-if="(alerts.data.value ?? []).length > 0" role="alert" class="border-2 border-no bg-sheet">
+    <ul>
+      <li
+        v-for="alert in alerts.data.value"
+        :key="alert.id"
+        class="flex flex-wrap items-center gap-4 border-t border-hairline px-4 py-2 first:border-t-0"
+      >
+        <p class="flex-1">
+          <strong class="text-no">■ {{ t(`records.alert.${alert.kind}.title`) }}</strong>
+          {{ t(`records.alert.${alert.kind}.words`, facts(alert)) }}
+          <span class="text-sm text-quiet">{{ d(alert.raised_at, { dateStyle: 'medium', timeStyle: 'short' }) }}</span>
+        </p>
+        <BigButton :busy="seen.busy.value" @click="seen.run(alert.id)">{{ t('records.alert.seen') }}</BigButton>
+      </li>
+    </ul>
+  </div>
 </template>
