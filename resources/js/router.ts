@@ -136,23 +136,23 @@ export const router = createRouter({
       component: () => import('./records/ReadyPage.vue'),
       meta: { roles: TEACH },
     },
-    { path: '/parts/:code', name: 'part', component: () => import('./assessment/PartPage.vue'), props: true },
+    { path: '/parts/:code', name: 'part', component: () => import('./assessment/outcome/PartPage.vue'), props: true },
     {
       path: '/learners/:id(\\d+)/measuring',
       name: 'measuring',
-      component: () => import('./assessment/MeasuringPage.vue'),
+      component: () => import('./assessment/measuring/MeasuringPage.vue'),
       props: true,
     },
     {
       path: '/teaching/sheets',
       name: 'sheets',
-      component: () => import('./assessment/SheetsPage.vue'),
+      component: () => import('./assessment/writing/SheetsPage.vue'),
       meta: { roles: TEACH },
     },
     {
       path: '/teaching/sheets/:code',
       name: 'written-sheet',
-      component: () => import('./assessment/WrittenSheetPage.vue'),
+      component: () => import('./assessment/writing/WrittenSheetPage.vue'),
       props: true,
       meta: { roles: TEACH },
     },
@@ -214,7 +214,7 @@ export const router = createRouter({
     {
       path: '/records/tries',
       name: 'tries',
-      component: () => import('./assessment/TriesPage.vue'),
+      component: () => import('./assessment/tries/TriesPage.vue'),
       meta: { roles: ['lead', 'auditor'] },
     },
     {
@@ -265,7 +265,7 @@ export const router = createRouter({
     {
       path: '/review',
       name: 'review',
-      component: () => import('./assessment/ReviewPage.vue'),
+      component: () => import('./assessment/second/ReviewPage.vue'),
       meta: { guest: true, bare: true },
     },
     { path: '/:missing(.*)*', name: 'missing', component: () => import('./ui/MissingPage.vue'), meta: { guest: true } },

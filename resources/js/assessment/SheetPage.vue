@@ -4,11 +4,11 @@ import PageState from '@/ui/PageState.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
 import { useQuery } from '@tanstack/vue-query';
 import { computed } from 'vue';
-import AtTheMachine from './AtTheMachine.vue';
-import LearnerMeasures from './LearnerMeasures.vue';
-import PaperSheet from './PaperSheet.vue';
-import SheetOutcome from './SheetOutcome.vue';
-import { useHeldSheet } from './useHeldSheet';
+import AtTheMachine from '@/assessment/machine/AtTheMachine.vue';
+import LearnerMeasures from '@/assessment/measuring/LearnerMeasures.vue';
+import PaperSheet from '@/assessment/machine/PaperSheet.vue';
+import SheetOutcome from '@/assessment/outcome/SheetOutcome.vue';
+import { useHeldSheet } from '@/assessment/machine/useHeldSheet';
 
 /** A practical sheet: at the machine while it is open, measured by its learner, and read when it has ended. On paper, a form. */
 const props = defineProps<{ id: string }>();

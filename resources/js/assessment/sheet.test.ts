@@ -5,7 +5,7 @@ import { called, Refusal, serve } from '@/test/server';
 import { flushPromises, type VueWrapper } from '@vue/test-utils';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { isOpen, resultsOf, shapeOf } from './results';
-import ScoreBar from './ScoreBar.vue';
+import ScoreBar from '@/assessment/machine/ScoreBar.vue';
 import SheetPage from './SheetPage.vue';
 
 const criterion = (given: Partial<Schemas['Criterion']>): Schemas['Criterion'] => ({

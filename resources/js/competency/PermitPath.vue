@@ -12,9 +12,9 @@ import { useRouter } from 'vue-router';
 import LessonLinks from './LessonLinks.vue';
 import PathRow from './PathRow.vue';
 import { useNext } from '@/records/useNext';
-import ExceptionDialog from '@/assessment/ExceptionDialog.vue';
-import OpenSheetDialog from '@/assessment/OpenSheetDialog.vue';
-import TryList from '@/assessment/TryList.vue';
+import ExceptionDialog from '@/assessment/opening/ExceptionDialog.vue';
+import OpenSheetDialog from '@/assessment/opening/OpenSheetDialog.vue';
+import TryList from '@/assessment/tries/TryList.vue';
 import { useScope } from './useScope';
 
 /** One permit as a way of five stages, what each asks for, and the next move. */

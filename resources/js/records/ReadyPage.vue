@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import OpenSheetDialog from '@/assessment/OpenSheetDialog.vue';
+import OpenSheetDialog from '@/assessment/opening/OpenSheetDialog.vue';
 import { api, must, type Schemas } from '@/api/client';
 
 import { useSay } from '@/language/useSay';

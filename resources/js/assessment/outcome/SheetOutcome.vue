@@ -5,11 +5,11 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import EndedCriterion from './EndedCriterion.vue';
 import LearnersWord from './LearnersWord.vue';
-import PersonalSizes from './PersonalSizes.vue';
-import PhotoStrip from './PhotoStrip.vue';
-import ScoreBar from './ScoreBar.vue';
-import SecondLot from './SecondLot.vue';
-import SecondPanel from './SecondPanel.vue';
+import PersonalSizes from '@/assessment/measuring/PersonalSizes.vue';
+import PhotoStrip from '@/assessment/machine/PhotoStrip.vue';
+import ScoreBar from '@/assessment/machine/ScoreBar.vue';
+import SecondLot from '@/assessment/second/SecondLot.vue';
+import SecondPanel from '@/assessment/second/SecondPanel.vue';
 
 /** A sheet that has ended: what it came to and why, what to practise, and every mark as it was made. */
 const props = defineProps<{ attempt: Schemas['AssessmentAttempt']; queryKey: string[] }>();

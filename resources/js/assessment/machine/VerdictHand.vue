@@ -2,7 +2,7 @@
 import type { Schemas } from '@/api/client';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { resultsOf, type Shown } from './results';
+import { resultsOf, type Shown } from '@/assessment/results';
 
 /** One big key a verdict, with what it looks like: all under one hand. */
 const props = defineProps<{ criterion: Schemas['Criterion']; locked: boolean }>();

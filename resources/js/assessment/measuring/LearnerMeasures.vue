@@ -11,7 +11,7 @@ import FoundNote from './FoundNote.vue';
 import PersonalSizes from './PersonalSizes.vue';
 import ReadingFields from './ReadingFields.vue';
 import ReadingList from './ReadingList.vue';
-import { useMarks } from './useMarks';
+import { useMarks } from '@/assessment/machine/useMarks';
 
 /** The sheet as its learner has it while it is open: their own sizes, their sums, and what they measure before anybody else. */
 const props = defineProps<{ attempt: Schemas['AssessmentAttempt']; queryKey: string[] }>();

@@ -9,7 +9,7 @@ import { v7 as uuid } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
-import { TRY_SHAPE } from './results';
+import { TRY_SHAPE } from '@/assessment/results';
 
 /** What a sheet is done on and at which machine, before it is opened: a signature says no more than what is shown there. */
 const props = defineProps<{ learner: { id: number; name: string }; sheet: { code: string; title: string } }>();

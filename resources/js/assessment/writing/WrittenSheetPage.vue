@@ -7,7 +7,7 @@ import PageState from '@/ui/PageState.vue';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import PaperSheet from './PaperSheet.vue';
+import PaperSheet from '@/assessment/machine/PaperSheet.vue';
 import SheetEditor from './SheetEditor.vue';
 
 /** One practical sheet as it is written: to print empty, to read its versions, and for the shop lead to change. */

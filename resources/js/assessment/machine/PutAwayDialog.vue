@@ -7,7 +7,7 @@ import { useAction } from '@/ui/useAction';
 import { useLocalStorage } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { BECAUSE, isMarked } from './results';
+import { BECAUSE, isMarked } from '@/assessment/results';
 
 /** Puts a sheet away: with any mark on it that was a try, and says so before it is done. */
 const props = defineProps<{ attempt: Schemas['AssessmentAttempt'] }>();

@@ -2,7 +2,7 @@
 import type { Schemas } from '@/api/client';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { TRY_SHAPE } from './results';
+import { TRY_SHAPE } from '@/assessment/results';
 
 /** One try: what it came to, and whatever happened on the way there. */
 const props = defineProps<{ tried: Schemas['Tries']['tries'][number] }>();

@@ -7,8 +7,8 @@ import PageState from '@/ui/PageState.vue';
 import PrecedenceNote from '@/ui/PrecedenceNote.vue';
 import { useQuery } from '@tanstack/vue-query';
 import { useI18n } from 'vue-i18n';
-import FoundNote from './FoundNote.vue';
-import { useWanted } from './useWanted';
+import FoundNote from '@/assessment/measuring/FoundNote.vue';
+import { useWanted } from '@/assessment/measuring/useWanted';
 
 /** A part's own card: who made it, what was measured on it, whether it goes into a mast; printed with a code that opens it. */
 const props = defineProps<{ code: string }>();

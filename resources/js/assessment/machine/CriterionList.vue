@@ -2,7 +2,7 @@
 import type { Schemas } from '@/api/client';
 import { nextTick, useTemplateRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
-import { shapeOf } from './results';
+import { shapeOf } from '@/assessment/results';
 
 /** All criteria in working order, as graduations: what each came to, and where one is. */
 const props = defineProps<{ criteria: Schemas['Criterion'][]; at: string | null; faults: Record<string, unknown> }>();

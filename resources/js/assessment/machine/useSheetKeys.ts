@@ -1,7 +1,7 @@
 import type { Schemas } from '@/api/client';
 import { useEventListener } from '@vueuse/core';
 import { toValue, type MaybeRefOrGetter } from 'vue';
-import { resultsOf } from './results';
+import { resultsOf } from '@/assessment/results';
 
 type Criterion = Schemas['Criterion'];
 

@@ -3,7 +3,7 @@ import type { Schemas } from '@/api/client';
 import { useSay } from '@/language/useSay';
 import { useUnits } from '@/measure/useUnits';
 import { useI18n } from 'vue-i18n';
-import { VERDICT_SHAPE } from './results';
+import { VERDICT_SHAPE } from '@/assessment/results';
 
 /** What the readings of a criterion came to: the figure, the verdict, why, and what then. */
 defineProps<{ found: Schemas['PartFound'] }>();

@@ -3,7 +3,7 @@ import type { Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import { withUnit } from '@/measure/withUnit';
 import { useI18n } from 'vue-i18n';
-import { useWanted } from './useWanted';
+import { useWanted } from '@/assessment/measuring/useWanted';
 
 /** The sheet on paper: empty, to be filled in with a pencil, or as it was filled in. */
 type Criterion = Pick<

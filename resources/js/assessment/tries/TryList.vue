@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Schemas } from '@/api/client';
 import { useI18n } from 'vue-i18n';
-import { TRY_SHAPE } from './results';
+import { TRY_SHAPE } from '@/assessment/results';
 
 /** Every try at one sheet, in their order: a pass is read beside what came before it. */
 defineProps<{ tries: Schemas['SheetTry'][] }>();

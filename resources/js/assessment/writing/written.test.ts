@@ -3,8 +3,8 @@ import { mountIn, signedIn } from '@/test/mountIn';
 import { called, serve } from '@/test/server';
 import { flushPromises } from '@vue/test-utils';
 import { beforeEach, describe, expect, it } from 'vitest';
-import DifferencePlot from './DifferencePlot.vue';
-import PaperSheet from './PaperSheet.vue';
+import DifferencePlot from '@/assessment/measuring/DifferencePlot.vue';
+import PaperSheet from '@/assessment/machine/PaperSheet.vue';
 import SheetEditor from './SheetEditor.vue';
 
 const SHEET: Schemas['WrittenSheet'] = {

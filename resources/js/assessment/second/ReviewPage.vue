@@ -9,7 +9,7 @@ import { useAction } from '@/ui/useAction';
 import { useQuery } from '@tanstack/vue-query';
 import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
-import EndedCriterion from './EndedCriterion.vue';
+import EndedCriterion from '@/assessment/outcome/EndedCriterion.vue';
 
 /** One sheet before somebody from outside: read only, without a name, by a link whose own part stands behind the #. */
 const { t, d } = useI18n();

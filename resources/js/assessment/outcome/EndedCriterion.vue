@@ -2,10 +2,10 @@
 import type { Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import { useI18n } from 'vue-i18n';
-import FoundNote from './FoundNote.vue';
-import PhotoStrip from './PhotoStrip.vue';
-import ReadingList from './ReadingList.vue';
-import { shapeOf } from './results';
+import FoundNote from '@/assessment/measuring/FoundNote.vue';
+import PhotoStrip from '@/assessment/machine/PhotoStrip.vue';
+import ReadingList from '@/assessment/measuring/ReadingList.vue';
+import { shapeOf } from '@/assessment/results';
 
 /** One line of a sheet that has ended: what was found, by whom, what stood before, and what a second instructor saw. */
 const props = defineProps<{
