@@ -64,7 +64,9 @@ final class ConcludeAssessment
                 'stopped_by' => $score->stoppedBy,
                 ...($attempt->stopped_at === null ? [] : ['stopped_at' => $attempt->stopped_at->toIso8601ZuluString()]),
                 'part' => $attempt->part_code,
-                ...$attempt->variant === null ? [] : ['variant' => $attempt->variant],
+                ...$attempt->variant === null ? [] : [
+                    'variant' => $attempt->variant, 'further_piece' => $attempt->variant !== $attempt->sheet->variant(null)?->key,
+                ],
                 'shows' => $attempt->sheet->shows($attempt->variant),
                 ...$attempt->machine === null ? [] : ['machine' => $attempt->machine->slug],
             ], $by, $at);

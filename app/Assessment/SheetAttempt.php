@@ -202,6 +202,12 @@ final class SheetAttempt extends Model
         return $this->sheet->criterion($id, $this->variant);
     }
 
+    /** The machine that was chosen for it, or the one that its sheet is for. */
+    public function atMachine(): ?Machine
+    {
+        return $this->machine ?? $this->sheet->machine;
+    }
+
     /** @return array{assessment: string, version: int, attempt: string} as the ledger names it */
     public function named(): array
     {

@@ -7,6 +7,7 @@ namespace App\Competency;
 use App\People\User;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
@@ -63,18 +64,30 @@ final class Authorisation extends Model
         return $relation;
     }
 
-    /** What stands between somebody and a permit. */
-    public static function between(User $user, Permit $permit): ?self
+    /**
+     * What stands between somebody and permits.
+     *
+     * @param  Collection<int, Permit>  $permits
+     * @return array<int, self> by the permit's id
+     */
+    public static function of(User $user, Collection $permits): array
     {
         $now = CarbonImmutable::now();
+        $standing = self::query()->with('giver')->where('user_id', $user->id)->whereIn('permit_id', $permits->modelKeys())
+            ->where('valid_from', '<=', $now)
+            ->where(static fn ($until) => $until->whereNull('valid_until')->orWhere('valid_until', '>=', $now))->get();
 
-        return self::query()->with('giver')->where('user_id', $user->id)->where('permit_id', $permit->id)->where('valid_from', '<=', $now)
-            ->where(static fn ($until) => $until->whereNull('valid_until')->orWhere('valid_until', '>=', $now))->first();
+        $by = [];
+        foreach ($standing as $one) {
+            $by[$one->permit_id] = $one;
+        }
+
+        return $by;
     }
 
-    /** Whether it is for work at this machine, too; where none is named, for all. */
+    /** Whether it is for work at this machine, too: one that names machines is not for work where none is named. */
     public function isAt(?Machine $machine): bool
     {
-        return $machine === null || $this->machines === null || in_array($machine->id, $this->machines, true);
+        return $this->machines === null || ($machine !== null && in_array($machine->id, $this->machines, true));
     }
 }

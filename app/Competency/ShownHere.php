@@ -29,11 +29,19 @@ final class ShownHere
         foreach ($entries->where('type', 'assessment_concluded') as $entry) {
             $said = $entry->details();
             $code = Given::text($said['assessment'] ?? '');
-            if (in_array($code, $sheets, true) && ! isset($corrected[$entry->id])) {
-                $latest["$code ".Given::text($said['variant'] ?? '')] = $said;
+            if (! in_array($code, $sheets, true) || isset($corrected[$entry->id])) {
+                continue;
             }
+            // As the ledger folds them: a stop takes back what was shown on any piece.
+            if (($said['outcome'] ?? '') === 'stopped') {
+                $latest[$code] = [];
+            }
+            $latest[$code][($said['further_piece'] ?? false) === true ? Given::text($said['variant'] ?? '') : ''] = $said;
         }
-        $passed = array_filter($latest, static fn (array $said): bool => ($said['outcome'] ?? '') === 'passed');
+        $passed = array_filter(
+            array_merge(...array_map(array_values(...), array_values($latest))),
+            static fn (array $said): bool => ($said['outcome'] ?? '') === 'passed',
+        );
         // What was concluded before a conclusion said so itself is taken as its sheet says today.
         $before = $this->taught->shows(array_values(array_unique(array_map(
             static fn (array $said): string => Given::text($said['assessment']),

@@ -57,6 +57,14 @@ final class MaterialRow extends Model
         return $own === null ? MaterialTable::shipped()->all()[$key] ?? null : Material::fromFields(Fields::of($own->row));
     }
 
+    /** As it stands in a list, by its key; one that is no longer there by its key alone. */
+    public static function word(string $key, Sentences $says): string
+    {
+        $material = self::everything()[$key] ?? null;
+
+        return $material === null ? $key : self::called($material, $says);
+    }
+
     /** As it stands in a list to choose from: in English by the table's full name, else by its word in that language. */
     public static function called(Material $material, Sentences $says): string
     {

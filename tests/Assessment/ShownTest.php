@@ -45,18 +45,27 @@ it('signs for the materials of the pieces that were passed, and widens by one mo
     ($this->sign)(['mild_steel', 'aluminium_6000'])->assertCreated();
     expect(LedgerEntry::query()->where('type', 'assessment_concluded')->latest('seq')->firstOrFail()->details())
         ->toMatchArray([
-            'variant' => 'aluminium', 'shows' => [['materials' => ['aluminium_6000'], 'operation' => 'drill', 'up_to_mm' => 10]],
+            'variant' => 'aluminium', 'further_piece' => true,
+            'shows' => [['materials' => ['aluminium_6000'], 'operation' => 'drill', 'up_to_mm' => 10]],
         ]);
 });
 
-it('no longer shows what a later try at the same piece did not pass', function (): void {
+it('loses nothing by a further piece that is not passed, and all by one that is stopped', function (): void {
+    $shown = fn (): array => array_column(app(ShownHere::class)->of($this->learner, $this->permit())->toArray(), 'materials');
+    $stage = fn (): int => app(Standings::class)->one($this->learner, $this->permit())->place->stage->value;
     ($this->passed)();
-    ($this->passed)('aluminium');
+    ($this->sign)(['mild_steel'])->assertCreated();
+    $this->policy(['sheet_wait_hours' => 0, 'sheet_exercises' => 0]);
+    $this->attempt = ($this->open)('aluminium')->assertCreated()->json('id');
+    fillSheet($this);
+    $out = fn (string $seat) => put($this, 'dia-M', ['reading' => ['value' => '11'], 'why' => 'Read again'], $seat)->assertOk();
+    [$out('learner'), $out('assessor')];
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk()->assertJsonPath('outcome', 'not_yet');
+    expect($shown())->toBe([['mild_steel']])->and($stage())->toBe(5);
     $this->attempt = ($this->open)('aluminium')->assertCreated()->json('id');
     put($this, 'key', ['result' => 'not_met'])->assertOk();
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk();
-    $shown = app(ShownHere::class)->of($this->learner, $this->permit())->toArray();
-    expect(array_column($shown, 'materials'))->toBe([['mild_steel']]);
+    expect($shown())->toBe([])->and($stage())->toBe(3);
 });
 
 it('shows again what a correction took back, where the correction is taken back itself', function (): void {
@@ -93,7 +102,7 @@ it('offers the pieces and the machines that a sheet may be done on, and refuses 
     $lathe->save();
     ($this->open)('aluminium', $lathe->slug)->assertConflict()->assertJsonPath('code', 'not_this_machine');
     ($this->open)('aluminium', 'nowhere')->assertUnprocessable();
-    ($this->open)('aluminium', $machine)->assertCreated()->assertJsonPath('sheet.material', 'aluminium_6000');
+    ($this->open)('aluminium', $machine)->assertCreated()->assertJsonPath('sheet.material', 'Aluminium alloy 6000 series (wrought)');
     expect(SheetAttempt::query()->whereNull('concluded_at')->sole()->machine?->slug)->toBe($machine);
     $this->actingAs($this->learner)->getJson($path)->assertForbidden();
 });

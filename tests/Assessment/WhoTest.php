@@ -8,6 +8,7 @@ use App\Assessment\Who\AssessmentException;
 use App\Competency\Authorisation;
 use App\Competency\Authorise;
 use App\Competency\LedgerEntry;
+use App\Competency\Permit;
 use App\People\Role;
 
 require_once __DIR__.'/marks.php';
@@ -127,7 +128,26 @@ it('writes down who is authorised, by whom, on what ground, until when, and when
     $this->travelBack();
     $this->putJson($path, $given([$this->by->id]))->assertOk();
     expect(LedgerEntry::query()->where('type', 'authorisation_ended')->sole()->learner_id)->toBe($new->id)
-        ->and(Authorisation::between($new, $this->permit()))->toBeNull();
+        ->and(Authorisation::of($new, Permit::query()->get()))->toBe([]);
+});
+
+it('is authorised at the machines that are named, and not where none is', function (): void {
+    $machines = App\Workshop\Machine::query()->where('kind', 'bench_drill_press')->get();
+    $here = $machines->first() ?? throw new LogicException('no press');
+    $there = $here->replicate()->fill(['slug' => 'another-press', 'name' => 'Another press']);
+    $there->save();
+    bring($this->learner, 3, $this->by);
+    $only = $this->instructor(signs: false);
+    app(Authorise::class)->give($this->permit(), $only, $this->person(Role::Lead), [
+        'ground' => 'Assessor course', 'machines' => [$here->id],
+    ]);
+    $open = fn (?string $machine) => $this->actingAs($only)->postJson('/api/assessment/attempts', [
+        'id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id, 'machine' => $machine,
+    ]);
+    $open(null)->assertForbidden()->assertJsonPath('code', 'not_authorised');
+    $open('another-press')->assertForbidden()->assertJsonPath('code', 'not_authorised');
+    $this->attempt = $open($here->slug)->assertCreated()->json('id');
+    put($this, 'eyes', ['result' => 'met'])->assertOk();
 });
 
 it('ends every authorisation with the role', function (): void {
@@ -186,6 +206,10 @@ it('shows one sheet to an invited reviewer, for fourteen days, without a name, a
     ($this->conclude)()->assertOk();
     $this->actingAs($this->instructor(signs: false));
     $invite()->assertForbidden();
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/notes", [
+        'id' => fake_uuid(), 'criterion' => 'eyes', 'text' => "{$this->learner->name} wore their own",
+        'made_at' => now()->toIso8601String(),
+    ]);
     // Whoever assessed does not choose who looks at it.
     $this->actingAs($this->by);
     $invite()->assertForbidden()->assertJsonPath('code', 'not_another');

@@ -37,7 +37,7 @@ it('never says more than the permit', function (array $with, string $code): void
 it('signs the permit\'s own limits where nothing narrower is said, once all of it was shown', function (): void {
     ($this->sign)(['materials' => null])->assertConflict()->assertJsonPath('code', 'not_shown');
     app(App\Competency\RecordEntry::class)($this->learner, null, 'assessment_concluded', [
-        'assessment' => 'PS-through-holes', 'outcome' => 'passed', 'variant' => 'aluminium',
+        'assessment' => 'PS-through-holes', 'outcome' => 'passed', 'variant' => 'aluminium', 'further_piece' => true,
         'shows' => [['operation' => 'drill', 'materials' => ['aluminium_6000'], 'up_to_mm' => 10]],
     ], $this->by);
     ($this->sign)(['materials' => null])->assertCreated();

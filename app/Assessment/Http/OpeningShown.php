@@ -17,7 +17,6 @@ final class OpeningShown
     /** @return array{pieces: list<array<string, mixed>>, machines: list<array{slug: string, name: string}>} */
     public function of(Sheet $sheet, User $learner, Sentences $says): array
     {
-        $materials = MaterialRow::everything();
         $last = SheetAttempt::query()->where('learner_id', $learner->id)->whereNotNull('concluded_at')
             ->whereRelation('sheet', 'code', $sheet->code)->get()->sortBy('concluded_at')
             ->keyBy(static fn (SheetAttempt $attempt): string => $attempt->variant ?? $sheet->variants[0]['key'] ?? '');
@@ -27,8 +26,7 @@ final class OpeningShown
         return [
             'pieces' => array_map(static fn (array $piece): array => [
                 'key' => $piece['key'],
-                'material' => isset($materials[$piece['material']]) ? MaterialRow::called($materials[$piece['material']], $says)
-                    : $piece['material'],
+                'material' => MaterialRow::word($piece['material'], $says),
                 'outcome' => $last->get($piece['key'])?->outcome,
             ], $sheet->variants),
             'machines' => array_values($machines->map(

@@ -36,7 +36,7 @@ final class ReviewResource extends JsonResource
             'said' => $review->said_at === null ? null : ['agrees' => $review->agrees, 'says' => $review->says],
             'sheet' => [
                 'title' => $attempt->sheet->title, 'version' => $attempt->sheet->version, 'part' => $attempt->sheet->part->name,
-                'machine' => $attempt->sheet->machine?->name, 'pass_mark_percent' => $attempt->sheet->pass_mark_percent,
+                'machine' => $attempt->atMachine()?->name, 'pass_mark_percent' => $attempt->sheet->pass_mark_percent,
             ],
             'concluded_at' => $attempt->concluded_at?->toIso8601ZuluString(),
             'part_code' => $attempt->part_code,
@@ -54,6 +54,8 @@ final class ReviewResource extends JsonResource
     }
 
     /**
+     * What people wrote may name somebody, too: what was measured, marked and photographed speaks for itself.
+     *
      * @param  array<array-key, mixed>  $part
      * @return array<array-key, mixed>
      */
@@ -61,7 +63,12 @@ final class ReviewResource extends JsonResource
     {
         return array_map(
             static fn (mixed $value): mixed => is_array($value) ? self::nameless($value) : $value,
-            [...$part, ...(isset($part['by']) ? ['by' => ''] : [])],
+            [
+                ...$part,
+                ...(isset($part['by']) ? ['by' => ''] : []),
+                ...(isset($part['notes']) ? ['notes' => []] : []),
+                ...(is_string($part['why'] ?? null) ? ['why' => null] : []),
+            ],
         );
     }
 }

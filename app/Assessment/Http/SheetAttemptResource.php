@@ -15,8 +15,10 @@ use App\Assessment\SheetAttempt;
 use App\Assessment\Viewer;
 use App\Assessment\Who\WhoAssesses;
 use App\Assessment\Word\MaySay;
+use App\Language\Speech;
 use App\People\User;
 use App\Planning\Attachment;
+use App\Workshop\MaterialRow;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use MillStep\Core\Assessment\Loss;
@@ -55,8 +57,8 @@ final class SheetAttemptResource extends JsonResource
                 'title' => $this->sheet->title,
                 'version' => $this->sheet->version,
                 'part' => $this->sheet->part->name,
-                'machine' => ($attempt->machine ?? $this->sheet->machine)?->name,
-                'material' => $this->sheet->material($attempt->variant),
+                'machine' => $attempt->atMachine()?->name,
+                'material' => MaterialRow::word($this->sheet->material($attempt->variant), Speech::of($request)),
                 'pass_mark_percent' => $this->sheet->pass_mark_percent,
                 'gates' => $this->sheet->gates,
             ],

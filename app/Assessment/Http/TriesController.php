@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Assessment\Http;
 
 use App\Assessment\Tries\Tries;
+use App\Language\Speech;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
@@ -21,6 +22,6 @@ final class TriesController
             'page' => ['nullable', 'integer', 'between:1,100000'],
         ]);
 
-        return new JsonResponse($tries->page($asked));
+        return new JsonResponse($tries->page($asked, Speech::of($request)));
     }
 }

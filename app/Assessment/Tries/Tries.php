@@ -6,6 +6,7 @@ namespace App\Assessment\Tries;
 
 use App\Assessment\SheetAttempt;
 use App\Competency\LedgerEntry;
+use App\Language\Sentences;
 use App\Support\Given;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -28,16 +29,16 @@ final class Tries
      * @param  Asked  $asked
      * @return array{tries: list<array<string, mixed>>, more: bool}
      */
-    public function page(array $asked): array
+    public function page(array $asked, Sentences $says): array
     {
-        $query = $this->asked($asked)->with(['sheet', 'learner', 'assessor', 'cancelledBy', 'second', 'lines.by']);
+        $query = $this->asked($asked)->with(['sheet.part', 'machine', 'learner', 'assessor', 'cancelledBy', 'second', 'lines.by']);
         $query->latest('started_at')->orderBy('id')->skip((max(1, (int) ($asked['page'] ?? 1)) - 1) * self::PAGE)->take(self::PAGE + 1);
         $attempts = $query->get();
         $happened = self::happened($attempts);
 
         return [
             'tries' => array_map(
-                static fn (SheetAttempt $attempt): array => TryShown::of($attempt, $happened[$attempt->id] ?? []),
+                static fn (SheetAttempt $attempt): array => TryShown::of($attempt, $happened[$attempt->id] ?? [], $says),
                 array_slice(array_values($attempts->all()), 0, self::PAGE),
             ),
             'more' => $attempts->count() > self::PAGE,

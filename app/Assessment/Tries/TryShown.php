@@ -7,6 +7,8 @@ namespace App\Assessment\Tries;
 use App\Assessment\Mark;
 use App\Assessment\SheetAttempt;
 use App\Competency\LedgerEntry;
+use App\Language\Sentences;
+use App\Workshop\MaterialRow;
 
 /** One try at a sheet as whoever leads or audits reads it. */
 final class TryShown
@@ -15,7 +17,7 @@ final class TryShown
      * @param  array<string, list<LedgerEntry>>  $happened  by type
      * @return array<string, mixed>
      */
-    public static function of(SheetAttempt $attempt, array $happened): array
+    public static function of(SheetAttempt $attempt, array $happened, Sentences $says): array
     {
         $opened = $happened['sheet_opened'][0] ?? null;
         $marks = $attempt->marks();
@@ -25,7 +27,11 @@ final class TryShown
         return [
             ...self::short($attempt),
             'learner' => ['id' => $attempt->learner->id, 'name' => $attempt->learner->name],
-            'sheet' => ['code' => $attempt->sheet->code, 'title' => $attempt->sheet->title, 'version' => $attempt->sheet->version],
+            'sheet' => [
+                'code' => $attempt->sheet->code, 'title' => $attempt->sheet->title, 'version' => $attempt->sheet->version,
+                'material' => MaterialRow::word($attempt->sheet->material($attempt->variant), $says),
+            ],
+            'machine' => $attempt->machine?->name,
             'opened_by' => $opened->recorder->name ?? $attempt->assessor->name,
             'assessor' => $attempt->assessor->name,
             'second' => $attempt->second?->name,

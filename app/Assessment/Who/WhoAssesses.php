@@ -23,14 +23,12 @@ final class WhoAssesses
     {
     }
 
-    /** Whether somebody may assess a sheet at all: authorised for a permit that asks for it, or for any where none does. */
+    /** Whether somebody may assess a sheet at all, wherever: authorised for a permit that asks for it, or for any where none does. */
     public function isAuthorised(User $user, string $sheet): bool
     {
         $asking = self::asking($sheet);
 
-        return $user->teaches() && ($asking->isEmpty()
-            ? Permit::anySignedBy($user)
-            : $this->authorised($user, $asking)->isNotEmpty());
+        return $user->teaches() && ($asking->isEmpty() ? Permit::anySignedBy($user) : Authorisation::of($user, $asking) !== []);
     }
 
     /**
@@ -63,20 +61,17 @@ final class WhoAssesses
      */
     public function mustBeAuthorised(User $user, SheetAttempt $attempt): void
     {
-        $this->isAuthorised($user, $attempt->sheet->code) || throw Refusal::forbidden('not_authorised', says: 'may_not_assess');
+        $asking = self::asking($attempt->sheet->code);
+        $may = $user->teaches() && ($asking->isEmpty()
+            ? Permit::anySignedBy($user)
+            : $this->authorised($user, $asking, $attempt->machine)->isNotEmpty());
+        $may || throw Refusal::forbidden('not_authorised', says: 'may_not_assess');
     }
 
     /** On what ground somebody may assess a sheet: as it is shown beside the outcome. */
     public function ground(User $assessor, string $sheet): ?Authorisation
     {
-        foreach (self::asking($sheet) as $permit) {
-            $found = Authorisation::between($assessor, $permit);
-            if ($found !== null) {
-                return $found;
-            }
-        }
-
-        return null;
+        return array_values(Authorisation::of($assessor, self::asking($sheet)))[0] ?? null;
     }
 
     /** @return Collection<int, Permit> that ask for a sheet */
@@ -94,8 +89,9 @@ final class WhoAssesses
      */
     private function authorised(User $user, Collection $permits, ?Machine $machine = null): Collection
     {
-        return $permits->filter(static fn (Permit $permit): bool => $user->teaches()
-            && Authorisation::between($user, $permit)?->isAt($machine) === true);
+        $of = $user->teaches() ? Authorisation::of($user, $permits) : [];
+
+        return $permits->filter(static fn (Permit $permit): bool => ($of[$permit->id] ?? null)?->isAt($machine) === true);
     }
 
     /** @param  Collection<int, Permit>  $permits */

@@ -38,7 +38,8 @@ function history(Random\Randomizer $random): array
         $skew = $random->getInt(-86_400, 86_400);
         $lines[] = ['id' => "l$left", 'type' => $type, 'at' => gmdate('Y-m-d\TH:i:s\Z', $true + $skew), 'lesson' => 'L', 'check' => 'C',
             'passed' => true, 'minutes' => 10, 'rehearsal' => 'R',
-            'assessment' => 'A', 'outcome' => 'passed', 'statement_version' => 1,
+            'assessment' => 'A', 'outcome' => ['passed', 'passed', 'not_yet', 'stopped'][$random->getInt(0, 3)],
+            'further_piece' => $random->getInt(0, 1) === 1, 'variant' => 'P'.$random->getInt(1, 2), 'statement_version' => 1,
             'valid_until' => '2032-01-01T00:00:00Z', 'scope' => [], 'true' => $true];
         $held = match ($type) {
             'suspended', 'incident_hold' => true,
@@ -76,7 +77,7 @@ it('gives nothing by a date in the future, and takes at once', function (): void
                     $line['type'],
                     ['suspended', 'incident_hold', 'revoked'],
                     true,
-                ),
+                ) || ($line['type'] === 'assessment_concluded' && $line['outcome'] !== 'passed'),
             ),
         );
         expect(record($giving, $now))->toEqual($all);
@@ -267,3 +268,21 @@ it('learns nothing of a stage from what is only on record: a sheet opened, stopp
         expect(record($with, $now))->toEqual(record($lines, $now));
     }
 });
+
+it('takes a sheet for passed while one of its pieces is, and after a stop for none', function (array $outcomes, string $comes): void {
+    $lines = [];
+    foreach ($outcomes as $n => $said) {
+        [$piece, $outcome] = explode(' ', $said);
+        $lines[] = ['type' => 'assessment_concluded', 'at' => "2031-01-0{$n}T10:00:00Z", 'assessment' => 'A', 'outcome' => $outcome,
+            'variant' => $piece, 'further_piece' => $piece !== 'first'];
+    }
+    expect(record($lines)->assessments)->toBe(['A' => $comes]);
+})->with([
+    'one that is passed' => [[1 => 'first passed'], 'passed'],
+    'the latest on a piece counts' => [[1 => 'first passed', 2 => 'first not_yet'], 'not_yet'],
+    'a further one that is not passed takes nothing' => [[1 => 'first passed', 2 => 'brass not_yet'], 'passed'],
+    'nor does the first, where a further one is passed' => [[1 => 'brass passed', 2 => 'first not_yet'], 'passed'],
+    'a stop takes all' => [[1 => 'first passed', 2 => 'brass stopped'], 'stopped'],
+    'and they stay taken' => [[1 => 'first passed', 2 => 'brass stopped', 3 => 'brass not_yet'], 'not_yet'],
+    'until one is passed anew' => [[1 => 'first passed', 2 => 'brass stopped', 3 => 'brass passed'], 'passed'],
+]);

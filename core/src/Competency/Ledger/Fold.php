@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency\Ledger;
 
+use MillStep\Core\Assessment\Outcome;
 use MillStep\Core\Competency\Record;
 use MillStep\Core\Competency\Revocation;
 use MillStep\Core\Competency\Signature;
@@ -23,8 +24,11 @@ final class Fold
     /** @var array<string, \DateTimeImmutable> when it was first passed, by check */
     public array $checksFirstPassedAt = [];
 
-    /** @var array<string, string> */
+    /** @var array<string, string> what each sheet comes to */
     public array $assessments = [];
+
+    /** @var array<string, array<string, string>> the latest outcome, by sheet and piece */
+    public array $pieces = [];
 
     /** @var array<string, true> those passed */
     public array $rehearsals = [];
@@ -57,6 +61,20 @@ final class Fold
         if ($this->lastAtMachine === null || $at > $this->lastAtMachine) {
             $this->lastAtMachine = $at;
         }
+    }
+
+    /**
+     * A sheet is passed while one of its pieces is: whoever tries to widen what they may do, and does not pass, loses nothing. A stop is
+     * about the person and not about the piece: it takes all of them back.
+     */
+    public function concluded(string $assessment, string $piece, Outcome $outcome): void
+    {
+        if ($outcome === Outcome::Stopped) {
+            $this->pieces[$assessment] = [];
+        }
+        $this->pieces[$assessment][$piece] = $outcome->value;
+        $passed = in_array(Outcome::Passed->value, $this->pieces[$assessment], true);
+        $this->assessments[$assessment] = ($passed ? Outcome::Passed : $outcome)->value;
     }
 
     /** The signature is taken back: from then on, until a new one. */

@@ -20,7 +20,7 @@ use MillStep\Core\Competency\Signature;
 final readonly class Folded
 {
     /** Raised whenever an entry folds otherwise than before: what was kept is then thrown away. */
-    public const VERSION = 3;
+    public const VERSION = 4;
 
     private const INSTANT = 'Y-m-d\TH:i:s.u\Z';
 
@@ -89,6 +89,7 @@ final readonly class Folded
             'checks_passed_at' => (object) array_map(self::instant(...), $record->checksPassedAt),
             'checks_first_passed_at' => (object) array_map(self::instant(...), $record->checksFirstPassedAt),
             'assessments' => (object) $record->assessments,
+            'pieces' => (object) array_map(static fn (array $pieces): object => (object) $pieces, $this->fold->pieces),
             'rehearsals' => array_map(strval(...), array_keys($record->rehearsals)),
             'first_signed_at' => self::instant($record->firstSignedAt),
             'revocations' => array_map(static fn (Revocation $one): array => [
@@ -138,6 +139,13 @@ final readonly class Folded
         $fold->assessments = self::each(
             $fields->objectOrEmpty('assessments'),
             static fn (Fields $of, string $key): string => $of->text($key),
+        );
+        $fold->pieces = self::each(
+            $fields->objectOrEmpty('pieces'),
+            static fn (Fields $of, string $key): array => self::each(
+                $of->object($key),
+                static fn (Fields $piece, string $name): string => $piece->text($name),
+            ),
         );
         $fold->practiceCount = $fields->integer('practice_count', 0);
         $fold->practiceMinutes = $fields->integer('practice_minutes', 0);

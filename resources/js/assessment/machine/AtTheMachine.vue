@@ -170,7 +170,12 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
     <h1>{{ attempt.sheet.title }}: {{ attempt.learner.name }}</h1>
     <p class="text-quiet">
       {{
-        t('sheet.facts', { part: attempt.sheet.part, machine: attempt.sheet.machine ?? '', assessor: attempt.assessor })
+        t('sheet.facts', {
+          part: attempt.sheet.part,
+          material: attempt.sheet.material,
+          machine: attempt.sheet.machine ?? '',
+          assessor: attempt.assessor,
+        })
       }}
     </p>
   </div>

@@ -15,6 +15,7 @@ const props = defineProps<{
   sheet: {
     title: string;
     part: string;
+    material?: string;
     machine: string | null;
     version: number;
     pass_mark_percent: number;
@@ -48,7 +49,8 @@ const result = (criterion: Criterion) => props.attempt?.criteria.find(({ id }) =
   >
     <h1 class="text-[16pt]">{{ sheet.title }}</h1>
     <p>
-      {{ sheet.part }}<template v-if="sheet.machine">, {{ sheet.machine }}</template> ·
+      {{ sheet.part }}<template v-if="sheet.material">, {{ sheet.material }}</template
+      ><template v-if="sheet.machine">, {{ sheet.machine }}</template> ·
       {{ t('sheet.version', { version: sheet.version }) }} ·
       {{ t('sheet.mark', { mark: sheet.pass_mark_percent }) }}
       <template v-if="sheet.gates"

@@ -32,7 +32,12 @@ const practise = computed(() => {
     <h1>{{ attempt.sheet.title }}: {{ attempt.learner.name }}</h1>
     <p class="text-quiet">
       {{
-        t('sheet.facts', { part: attempt.sheet.part, machine: attempt.sheet.machine ?? '', assessor: attempt.assessor })
+        t('sheet.facts', {
+          part: attempt.sheet.part,
+          material: attempt.sheet.material,
+          machine: attempt.sheet.machine ?? '',
+          assessor: attempt.assessor,
+        })
       }}
       {{ d(attempt.started_at, { dateStyle: 'medium' }) }}. {{ t('sheet.version', { version: attempt.sheet.version }) }}
     </p>

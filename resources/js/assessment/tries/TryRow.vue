@@ -47,7 +47,8 @@ const way = computed(() => {
       <RouterLink :to="{ name: 'sheet', params: { id: tried.id } }" class="inline-flex min-h-12 items-center">{{
         tried.sheet.title
       }}</RouterLink>
-      <span class="block text-sm text-quiet">{{ tried.assessor }}</span>
+      <span class="block text-sm text-quiet">{{ tried.sheet.material }}</span>
+      <span class="block text-sm text-quiet">{{ [tried.assessor, tried.machine].filter(Boolean).join(', ') }}</span>
     </td>
     <td class="p-2">
       <strong :class="TRY_SHAPE[tried.ended].tone"

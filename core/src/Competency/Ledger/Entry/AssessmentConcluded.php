@@ -10,10 +10,11 @@ use MillStep\Core\Competency\Ledger\Entry;
 use MillStep\Core\Competency\Ledger\Fold;
 use MillStep\Core\Competency\Ledger\Line;
 
-/** A practical sheet was concluded; the latest counts. */
+/** A practical sheet was concluded; on each of its pieces the latest counts, and one that is passed is enough. */
 final readonly class AssessmentConcluded implements Entry
 {
-    private function __construct(public string $assessment, public Outcome $outcome)
+    /** @param  string  $piece  which further piece of the sheet it was done on; empty for its first, and for one that has but one */
+    private function __construct(public string $assessment, public Outcome $outcome, public string $piece)
     {
     }
 
@@ -22,6 +23,7 @@ final readonly class AssessmentConcluded implements Entry
         return new self(
             $fields->text('assessment'),
             Outcome::from($fields->choice('outcome', array_column(Outcome::cases(), 'value'))),
+            $fields->flag('further_piece', false) ? $fields->text('variant') : '',
         );
     }
 
@@ -32,6 +34,6 @@ final readonly class AssessmentConcluded implements Entry
 
     public function foldInto(Fold $fold, Line $line): void
     {
-        $fold->assessments[$this->assessment] = $this->outcome->value;
+        $fold->concluded($this->assessment, $this->piece, $this->outcome);
     }
 }
