@@ -13,6 +13,7 @@ use App\Support\Refusal;
 use App\Workshop\Gauges\Gauge;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use MillStep\Core\Assessment\OwnWords;
 use MillStep\Core\Assessment\Slip;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
@@ -29,9 +30,6 @@ use MillStep\Core\Border\Length;
  */
 final class MarkCriterion
 {
-    /** Letters that a reason has at least. */
-    private const LEAST_WHY = 3;
-
     public function __construct(
         private readonly Scoring $scoring,
         private readonly ShopNow $shop,
@@ -171,7 +169,7 @@ final class MarkCriterion
             return ['verdict', null, ['result' => self::result($criterion, $given['result'] ?? null)]];
         }
         if ($given['declined'] ?? false) {
-            mb_strlen(trim($given['why'] ?? '')) >= self::LEAST_WHY || throw Refusal::because('why_declined');
+            OwnWords::areReason($given['why'] ?? '') || throw Refusal::because('why_declined');
 
             return ['declined', null, []];
         }

@@ -13,6 +13,7 @@ use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Assessment\Outcome;
+use MillStep\Core\Assessment\OwnWords;
 use MillStep\Core\Assessment\PutAwayBecause;
 
 /**
@@ -48,7 +49,7 @@ final class PutSheetAway
             }
             $marks = $attempt->marks()->made();
             if (! $because->isSaid($words, $marks)) {
-                throw Refusal::because('why_cancelled', ['letters' => PutAwayBecause::LEAST_WORDS]);
+                throw Refusal::because('why_cancelled', ['letters' => OwnWords::ACCOUNT]);
             }
             $words = trim($words) === '' ? null : trim($words);
             $attempt->update([

@@ -11,6 +11,7 @@ use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Assessment\ExceptionKind;
+use MillStep\Core\Assessment\OwnWords;
 
 /**
  * Lets a learner try a sheet once before supervised practice here. Granted by whoever may assess it or leads the shop; somebody else
@@ -18,8 +19,6 @@ use MillStep\Core\Assessment\ExceptionKind;
  */
 final class GrantException
 {
-    private const LEAST = 10;
-
     public function __construct(private readonly RecordEntry $record, private readonly WhoAssesses $who)
     {
     }
@@ -37,7 +36,7 @@ final class GrantException
                 return [$known->learner_id, $known->sheet, $known->kind, $known->granted_by] === [$learner->id, $sheet, $kind, $by->id]
                     ? $known : throw Refusal::idUsed();
             }
-            mb_strlen(trim($words)) >= self::LEAST || throw Refusal::because('why_exception', ['letters' => self::LEAST]);
+            OwnWords::areAccount($words) || throw Refusal::because('why_exception', ['letters' => OwnWords::ACCOUNT]);
             $passed = SheetAttempt::query()->where('learner_id', $learner->id)->where('outcome', 'passed')
                 ->whereRelation('sheet', 'code', $sheet)->exists();
             $kind !== ExceptionKind::Repeat || $passed || throw Refusal::because('nothing_to_repeat');

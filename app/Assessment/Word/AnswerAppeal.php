@@ -10,6 +10,7 @@ use App\People\User;
 use App\Support\Refusal;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Assessment\AppealAnswer;
+use MillStep\Core\Assessment\OwnWords;
 
 /** Another assessor answers an appeal, in words. Whoever has marked, watched or concluded the sheet does not. */
 final class AnswerAppeal
@@ -35,7 +36,7 @@ final class AnswerAppeal
                 return $attempt;
             }
             $attempt->marks()->said('appeal_answered') === null || throw Refusal::because('answered_already');
-            mb_strlen(trim($text)) >= Words::LEAST || throw Refusal::because('why_answer');
+            OwnWords::areReason($text) || throw Refusal::because('why_answer');
             $this->words->keep($attempt, $by, $id, 'appeal_answered', $given);
             $this->words->record($attempt, $by, 'appeal_answered', ['answer' => $answer->value], $text);
 

@@ -8,6 +8,7 @@ use App\Assessment\SheetAttempt;
 use App\People\User;
 use App\Support\Refusal;
 use Illuminate\Support\Facades\DB;
+use MillStep\Core\Assessment\OwnWords;
 
 /**
  * What the learner says to an outcome: agrees, or not and why. Said at the assessor's tablet it is on record as written down by them, and
@@ -30,7 +31,7 @@ final class AnswerOutcome
             if ($this->words->isKnown($attempt, $id, 'answered', $by, $given)) {
                 return $attempt;
             }
-            $agrees || mb_strlen(trim($text)) >= Words::LEAST || throw Refusal::because('why_disagree');
+            $agrees || OwnWords::areReason($text) || throw Refusal::because('why_disagree');
             $before = $attempt->marks()->said('answered');
             // The learner's own word is the last.
             if ($before !== null && (! $own || $before->by_id === $attempt->learner_id)) {

@@ -11,6 +11,7 @@ use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Assessment\Appeal;
+use MillStep\Core\Assessment\OwnWords;
 
 /** A learner wants another assessor to look at an outcome. Once for a sheet, within the days that the core gives. */
 final class AppealOutcome
@@ -31,7 +32,7 @@ final class AppealOutcome
             $attempt->marks()->said('appealed') === null || throw Refusal::because('appealed_already');
             Appeal::isInTime($attempt->concluded_at ?? CarbonImmutable::now(), CarbonImmutable::now())
                 || throw Refusal::because('too_late_to_appeal', ['days' => Appeal::DAYS]);
-            mb_strlen(trim($text)) >= Words::LEAST || throw Refusal::because('why_appeal');
+            OwnWords::areReason($text) || throw Refusal::because('why_appeal');
             $this->words->keep($attempt, $by, $id, 'appealed', ['text' => trim($text)]);
             $this->words->record($attempt, $by, 'outcome_appealed', [], $text);
             OutcomeAppealed::dispatch($attempt->id, $attempt->learner_id, $attempt->learner->name, $attempt->sheet->title);

@@ -21,9 +21,6 @@ use Carbon\CarbonImmutable;
  */
 final class Words
 {
-    /** Letters that a reason has at least. */
-    public const LEAST = 3;
-
     public function __construct(private readonly RecordEntry $record)
     {
     }

@@ -15,13 +15,9 @@ enum PutAwayBecause: string
     case Interrupted = 'interrupted';
     case Other = 'other';
 
-    /** Too short a word says nothing. */
-    public const LEAST_WORDS = 10;
-
     /** A sheet with marks on it is put away in somebody's own words; one without needs none, but for *other*. */
     public function isSaid(string $words, int $marks): bool
     {
-        return ($marks === 0 && $this !== self::Other)
-            || mb_strlen((string) preg_replace('/\s+/u', ' ', trim($words))) >= self::LEAST_WORDS;
+        return ($marks === 0 && $this !== self::Other) || OwnWords::areAccount($words);
     }
 }
