@@ -45,7 +45,7 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withCommands([
         App\Content\Agree\Agree::class,
         App\Competency\VerifyLedger::class, App\Competency\AnchorLedger::class, App\Competency\AdoptLines::class,
-        App\Competency\ForgetAgain::class,
+        App\Competency\ForgetAgain::class, App\Competency\Familiar\KeepUsedBefore::class,
         App\Gate\ReviewTurns::class,
         App\Demo\DemoCommand::class, App\People\AddLead::class, App\People\ShowFirstCode::class, App\Records\Doctor::class,
         App\Records\Prune::class, App\Assessment\ConcludeStopped::class,

@@ -41,10 +41,15 @@ function bring(
                 $permit->requirement['guided'] ?? [],
             ),
         ],
-        4 => array_map(
-            static fn (string $sheet): array => [null, 'assessment_concluded', ['assessment' => $sheet, 'outcome' => 'passed']],
-            $permit->requirement['assessments'],
-        ),
+        4 => [
+            ...array_map(
+                static fn (string $sheet): array => [null, 'assessment_concluded', ['assessment' => $sheet, 'outcome' => 'passed']],
+                $permit->requirement['assessments'],
+            ),
+            ...$permit->machines()->pluck('slug')->map(
+                static fn (string $slug): array => [null, 'familiarised', ['machine' => $slug, 'because' => 'used_before']],
+            )->all(),
+        ],
         5 => [
             [
                 $permit,

@@ -32,7 +32,7 @@ final class OpenSheet
      * @param  string|null  $variant  the piece that it is done on; null: the sheet's first
      * @param  int|null  $seed  of dimensions and lot, where it is to come out the same again
      *
-     * @throws Refusal `own_record`, `not_authorised`, `not_piloted`, `no_piece`, `not_this_machine`, `id_used`, `too_soon`,
+     * @throws Refusal `own_record`, `not_authorised`, `not_piloted`, `no_piece`, `not_this_machine`, `which_machine`, `id_used`, `too_soon`,
      *     `practise_first`
      */
     public function __invoke(
@@ -66,6 +66,7 @@ final class OpenSheet
             $variant === null || $piece !== null || throw Refusal::because('no_piece', ['piece' => $variant]);
             $machine === null || $sheet->isDoneAt($machine)
                 || throw Refusal::because('not_this_machine', ['machine' => $machine->name]);
+            $machine ??= self::onlyMachine($sheet);
             $exception = $this->who->mustBeAllowed($learner, $sheet, $assessor, $machine);
             $this->mayBeTriedAgain($learner, $sheet->code);
             $seed ??= random_int(1, self::MOST_SEED);
@@ -88,6 +89,22 @@ final class OpenSheet
 
             return $attempt;
         });
+    }
+
+    /**
+     * Where there is but one it need not be said; whoever passes there knows it, so that nothing is guessed.
+     *
+     * @throws Refusal `which_machine`
+     */
+    private static function onlyMachine(Sheet $sheet): ?Machine
+    {
+        $machines = $sheet->machine_kind === null ? null : $sheet->machines();
+        if ($machines === null || $machines->count() <= 1) {
+            return $machines?->first();
+        }
+        throw Refusal::because('which_machine', ['machines' => array_values($machines->map(
+            static fn (Machine $machine): string => $machine->name,
+        )->all())]);
     }
 
     /** @throws Refusal `too_soon`, `practise_first` */

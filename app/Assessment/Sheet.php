@@ -8,6 +8,7 @@ use App\Language\SpeaksLanguages;
 use App\Workshop\Machine;
 use App\Workshop\Part;
 use Carbon\CarbonImmutable;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use MillStep\Core\Assessment\Criterion;
@@ -132,6 +133,14 @@ final class Sheet extends Model
         // What is drilled on the bench may be drilled on the floor; not the other way round, for its taper.
         return $machine->in_service && ($this->machine_kind === null || $machine->kind === $this->machine_kind
             || ($this->machine_kind === 'bench_drill_press' && $machine->kind === 'floor_drill_press'));
+    }
+
+    /** @return Collection<int, Machine> that it may be done at today, the one that it is written for first */
+    public function machines(): Collection
+    {
+        return Machine::query()->where('in_service', true)->orderBy('id')->get()
+            ->filter(fn (Machine $machine): bool => $this->isDoneAt($machine))
+            ->sortBy(fn (Machine $machine): int => $machine->kind === $this->machine_kind ? 0 : 1)->values();
     }
 
     /** @return SheetCriterion|null */

@@ -90,7 +90,7 @@ final class DemoAssessments
         // It takes an hour, and is concluded at the time that it is told of.
         $end = CarbonImmutable::now();
         Date::setTestNow($end->subMinutes(self::MINUTES));
-        $attempt = ($this->open)(Sheet::current($code), $learner, $assessor, (string) Str::uuid7(), $this->seed($second !== null || $lot));
+        $attempt = $this->open($code, $learner, $assessor, $second !== null || $lot);
         $attempt = SheetAttempt::withSheet()->findOrFail($attempt->id);
         foreach ($attempt->sheet->tasks as $task) {
             $key = Task::fromFields(Fields::of($task))->key($attempt->personal());
@@ -114,13 +114,22 @@ final class DemoAssessments
     /** A try that comes to nothing: begun, marked a little, and put away. */
     public function putAway(User $learner, User $assessor, string $code, PutAwayBecause $because, string $words): void
     {
-        $attempt = ($this->open)(Sheet::current($code), $learner, $assessor, (string) Str::uuid7(), $this->seed(false));
+        $attempt = $this->open($code, $learner, $assessor, false);
         $attempt = SheetAttempt::withSheet()->findOrFail($attempt->id);
         foreach (array_slice($attempt->criteria(), 0, self::BEGUN) as $criterion) {
             Date::setTestNow(CarbonImmutable::now()->addSeconds($this->random->getInt(20, 80)));
             $criterion['kind'] === 'observed' && $this->write($attempt, $assessor, Seat::Assessor, $criterion, ['result' => 'met']);
         }
         ($this->putSheetAway)($attempt, $assessor, $because, $words);
+    }
+
+    /** At the shop's first machine that it may be done at. */
+    private function open(string $code, User $learner, User $assessor, bool $drawn): SheetAttempt
+    {
+        $sheet = Sheet::current($code);
+
+        return ($this->open)($sheet, $learner, $assessor, (string) Str::uuid7(), $this->seed($drawn),
+            machine: $sheet->machine_kind === null ? null : $sheet->machines()->first());
     }
 
     /** One for which a second view is drawn, or is not. */

@@ -9,6 +9,8 @@ use App\Assessment\SheetAttempt;
 use App\Assessment\Word\AnswerOutcome;
 use App\Assessment\Word\AppealOutcome;
 use App\Competency\AcknowledgeStatement;
+use App\Competency\Familiar\MachinesKnown;
+use App\Competency\Familiar\ShowMachine;
 use App\Competency\Permit;
 use App\Competency\PlaceHold;
 use App\Competency\RecordEntry;
@@ -44,7 +46,7 @@ use MillStep\Core\Measure\Limits;
  * @phpstan-type Story array{name: string, email?: string, lessons: 'all'|list<string>, check?: string, half_way?: bool,
  *     practice?: list<int>, waiting?: list<array{exercise: string, minutes: int}>, assessment?: string,
  *     first_try?: string, put_away?: array{because: string, words: string}, lot?: bool, agrees?: bool, appeal?: string,
- *     acknowledged?: bool,
+ *     acknowledged?: bool, shown?: list<string>,
  *     signed_days_ago?: int, last_run_days_ago?: int, scope?: array<string, mixed>,
  *     hold?: array{type: 'suspended'|'revoked'|'incident_hold'|'reinstated', days_ago: int, reason: string},
  *     further?: array<string, 'lessons'|'check'|'practice'|'assessment'|'signed'>}
@@ -82,6 +84,8 @@ final class DemoHistory
         private readonly RecordEntry $record,
         private readonly AnswerOutcome $say,
         private readonly AppealOutcome $appeal,
+        private readonly MachinesKnown $known,
+        private readonly ShowMachine $showMachine,
     ) {
     }
 
@@ -177,6 +181,13 @@ final class DemoHistory
                     Policy::inForce()->hours->endOfDay($signed->addDays($permit->validity_days)),
                 ),
             );
+        }
+        foreach ($story['shown'] ?? [] as $slug) {
+            $this->on(CarbonImmutable::now()->subDays(4)->setTime(15, 5), function () use ($learner, $slug): void {
+                $machine = Machine::query()->where('slug', $slug)->firstOrFail();
+                $toShow = array_column($this->known->one($learner, $machine)->toShow(), 'value');
+                ($this->showMachine)($learner, $machine, $this->instructors[0], $toShow, (string) Str::uuid7());
+            });
         }
         if (isset($story['last_run_days_ago'])) {
             $this->on(CarbonImmutable::now()->subDays($story['last_run_days_ago'])->setTime(11, 20),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Gate;
 
+use App\Competency\Familiar\MachinesKnown;
 use App\Competency\Permit;
 use App\Competency\PermitStanding;
 use App\Competency\Standings;
@@ -43,6 +44,8 @@ final class DecideAccess
         $supervision = $user === null ? null
             : Supervision::of($moment->onTheFloor(), $user->id, $policy->supervisedAtOnce, $company->supervisor);
         $elsewhere = $user === null ? null : $moment->elsewhere($user);
+        $familiar = self::knows($all, $moment);
+        $held = static fn (PermitStanding $standing): array => self::held($standing, $familiar);
 
         return new Decided(AccessDecision::fromFields(Fields::of([
             'now' => $moment->now->toIso8601ZuluString(),
@@ -51,8 +54,8 @@ final class DecideAccess
             'machine' => ['in_service' => $moment->machine->in_service],
             'hours_open' => $policy->hours->openAt($moment->now),
             'record_sound' => array_filter($all, static fn (PermitStanding $standing): bool => ! $standing->sound) === [],
-            'permits' => array_values(array_map(self::held(...), $standings)),
-            'further' => array_values(array_map(self::held(...), $further)),
+            'permits' => array_values(array_map($held, $standings)),
+            'further' => array_values(array_map($held, $further)),
             'request' => $request,
             'presence' => [
                 'supervisor' => $supervision?->isPossible() === true,
@@ -112,15 +115,22 @@ final class DecideAccess
         );
     }
 
+    /** @param  array<string, PermitStanding>  $standings */
+    private static function knows(array $standings, Moment $moment): bool
+    {
+        return ! MachinesKnown::isAsked($moment->machine)
+            || MachinesKnown::familiarity($standings, $moment->machine->slug)
+                ?->stands($moment->machine->changes(), $moment->policy->familiarGraceDays, $moment->now) === true;
+    }
+
     /** @return array<string, mixed> a permit as this person holds it */
-    private static function held(PermitStanding $standing): array
+    private static function held(PermitStanding $standing, bool $familiar): array
     {
         return [
             ...$standing->place->toArray(),
             'scope' => $standing->record->signature?->scope->toArray() ?? [],
             'about' => $standing->permit->scope,
-            // Who is familiar with which machine is not recorded yet; what the core asks of it stands.
-            'familiar' => true,
+            'familiar' => $familiar,
         ];
     }
 }

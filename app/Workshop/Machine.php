@@ -7,12 +7,16 @@ namespace App\Workshop;
 use App\Support\BootsByName;
 use App\Workshop\Checks\Check;
 use App\Workshop\Checks\CheckKind;
+use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use MillStep\Core\Workshop\MachineChange;
+use MillStep\Core\Workshop\MachineTrait;
+use MillStep\Core\Workshop\MachineTraits;
 use MillStep\Core\Workshop\Speeds;
 
 /**
@@ -33,6 +37,11 @@ use MillStep\Core\Workshop\Speeds;
  * @property int|null $taper
  * @property 'top'|'bottom'|null $fastest_belt  of its cone pulleys; null for a machine without them, or where nobody said
  * @property bool|null $reverses  its spindle turns both ways; null where nobody said
+ * @property string|null $stop  where its emergency stop is, and how it works; like the three that follow, in the shop's own words
+ * @property string|null $isolator
+ * @property string|null $brake
+ * @property string|null $locks
+ * @property list<array{trait: string, from: string|null, to: string|null, at: string}> $trait_changes  since when it says otherwise
  * @property string $language  what its screen speaks until a badge is held to it
  * @property bool $in_service
  * @property string|null $service_note
@@ -52,14 +61,14 @@ final class Machine extends Model
     public const FIELDS = [
         'name', 'kind', 'speeds_rpm', 'speed_names', 'min_rpm', 'max_rpm', 'speed_change', 'depth_scale',
         'chuck_max_mm', 'through_bore_mm', 'dial', 'cross_dial', 'taper', 'fastest_belt',
-        'reverses',
+        'reverses', 'stop', 'isolator', 'brake', 'locks',
     ];
 
     protected $table = 'workshop_machines';
 
     protected $guarded = [];
 
-    protected $attributes = ['language' => 'en'];
+    protected $attributes = ['language' => 'en', 'trait_changes' => '[]'];
 
     protected function casts(): array
     {
@@ -75,7 +84,22 @@ final class Machine extends Model
             'dial' => 'array',
             'cross_dial' => 'array',
             'in_service' => 'boolean',
+            'trait_changes' => 'array',
         ];
+    }
+
+    /** What makes it another machine to somebody's hand than one that they know. */
+    public function traits(): MachineTraits
+    {
+        return MachineTraits::fromRecord($this->only(self::FIELDS));
+    }
+
+    /** @return list<MachineChange> in their order */
+    public function changes(): array
+    {
+        return array_map(static fn (array $one): MachineChange => new MachineChange(
+            MachineTrait::from($one['trait']), $one['from'], $one['to'], CarbonImmutable::parse($one['at']),
+        ), $this->trait_changes);
     }
 
     /** The shop's first machine of a kind, those in service first. */

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Support\Given;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Workshop\MachineSpec;
+use MillStep\Core\Workshop\MachineTrait;
+use MillStep\Core\Workshop\MachineTraits;
 
 /** Writes a machine down, new or changed. The core reads it first: what it cannot plan with is refused. */
 final class SaveMachine
@@ -16,15 +19,18 @@ final class SaveMachine
     /**
      * @param  array<string, mixed>  $given  the machine's FIELDS; what is left out is none
      * @param  list<string>  $cribs  slugs of the cribs beside it
+     * @param  bool  $wordingOnly  the machine is as it was, and only said better: whoever knows it still does
      *
      * @throws InvalidInput naming the field
      */
-    public function __invoke(?Machine $machine, array $given, array $cribs, ?string $slug = null): Machine
+    public function __invoke(?Machine $machine, array $given, array $cribs, ?string $slug = null, bool $wordingOnly = false): Machine
     {
         $fields = [...array_fill_keys(Machine::FIELDS, null), ...array_intersect_key($given, array_flip(Machine::FIELDS))];
         self::judge($fields);
 
-        return DB::transaction(function () use ($machine, $fields, $given, $cribs, $slug): Machine {
+        return DB::transaction(function () use ($machine, $fields, $given, $cribs, $slug, $wordingOnly): Machine {
+            $machine = $machine === null ? null : Machine::query()->lockForUpdate()->findOrFail($machine->id);
+            $before = $machine?->traits();
             $machine ??= new Machine([
                 'slug' => $slug ?? UniqueSlug::of(
                     Given::text($fields['name']),
@@ -34,11 +40,26 @@ final class SaveMachine
                 'in_service' => true,
             ]);
             // What its screen speaks is no fact of the machine's.
-            $machine->fill([...$fields, ...array_intersect_key($given, ['language' => 0])])->save();
+            $machine->fill([...$fields, ...array_intersect_key($given, ['language' => 0])]);
+            if ($before !== null && ! $wordingOnly) {
+                $machine->trait_changes = [...$machine->trait_changes, ...self::changed($before, $machine->traits())];
+            }
+            $machine->save();
             $machine->cribs()->sync(Crib::query()->whereIn('slug', $cribs)->pluck('id'));
 
             return $machine->load('cribs');
         });
+    }
+
+    /** @return list<array{trait: string, from: string|null, to: string|null, at: string}> */
+    private static function changed(MachineTraits $before, MachineTraits $after): array
+    {
+        return array_map(static fn (MachineTrait $trait): array => [
+            'trait' => $trait->value,
+            'from' => $before->says($trait),
+            'to' => $after->says($trait),
+            'at' => CarbonImmutable::now()->toIso8601ZuluString('microsecond'),
+        ], $after->differsFrom($before));
     }
 
     /**

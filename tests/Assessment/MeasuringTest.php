@@ -135,7 +135,9 @@ it('is not concluded while the two who measured lie too far apart', function ():
 it('gives everybody their own dimensions and judges what they work out from them', function (): void {
     all_permits();
     piloted($this->learner, $this->by, 'PS-rings');
-    $attempt = $this->postJson('/api/assessment/attempts', ['id' => fake_uuid(), 'sheet' => 'PS-rings', 'learner_id' => $this->learner->id])
+    $attempt = $this->postJson('/api/assessment/attempts', [
+        'id' => fake_uuid(), 'sheet' => 'PS-rings', 'learner_id' => $this->learner->id, 'machine' => 'metric-lathe',
+    ])
         ->assertCreated();
     $this->attempt = $attempt->json('id');
     $thick = $attempt->json('dimensions.0.mm');

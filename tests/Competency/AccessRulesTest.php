@@ -52,6 +52,7 @@ it('keeps what teaching does from learners', function (string $method, string $p
 })->with([
     ['POST', '/api/competency/learners/{me}/permits/drill-through-10/sign-off'],
     ['POST', '/api/competency/learners/{me}/permits/drill-through-10/holds'],
+    ['POST', '/api/competency/learners/{me}/machines/bench-drill'],
     ['POST', '/api/assessment/attempts'],
     ['POST', '/api/gate/machines/bench-drill/devices'],
     ['PUT', '/api/gate/presence'],

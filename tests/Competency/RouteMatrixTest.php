@@ -38,7 +38,7 @@ const WHO = [
         'DELETE practice/entries/{entry}', 'GET gate/turns', 'PUT practice/entries/{entry}',
     ],
     'the learner and whoever teaches' => [
-        'GET records/learners/{learner}',
+        'GET records/learners/{learner}', 'GET competency/learners/{learner}/machines',
         'GET competency/learners/{learner}/permits/{permit}/sign-off',
         'GET practice/learners/{learner}/entries',
         'GET learning/learners/{learner}/memory', 'GET assessment/learners/{learner}/measuring',
@@ -58,7 +58,7 @@ const WHO = [
         'GET records/ready', 'GET records/assessors',
         'GET assessment/gauges/{gauge}/repeatability',
         'POST workshop/gauges', 'PUT workshop/gauges/{gauge}', 'POST workshop/gauges/{gauge}/checks',
-        'POST competency/learners/{learner}/permits/{permit}/holds',
+        'POST competency/learners/{learner}/permits/{permit}/holds', 'POST competency/learners/{learner}/machines/{machine}',
         'POST competency/learners/{learner}/ledger/{entry}/correction',
         'GET records/waiting', 'GET competency/permits', 'GET competency/permits-choices', 'GET competency/permits/{permit}',
         'GET gate/devices',

@@ -122,7 +122,7 @@ describe('a supervisor', function (): void {
     });
 
     it('badges, and is on the floor by that', function (): void {
-        $asked = hold_badge($this, 'PUPIL')->assertJson(['reasons' => ['not_signed_off', 'supervisor_absent']]);
+        $asked = hold_badge($this, 'PUPIL')->assertJson(['reasons' => ['not_signed_off', 'not_familiar', 'supervisor_absent']]);
         hold_badge($this, 'PUPIL', ['supervisor_badge' => 'TEACHER'])
             ->assertJson(['decision' => 'supervised', 'supervisor' => $this->by->name]);
         expect(Presence::query()->where('until', '>', now())->pluck('user_id')->all())->toBe([$this->by->id])

@@ -14,13 +14,13 @@ it('says no, with supervision or alone as the standing has it', function (): voi
     bring($this->learner, 3, $this->by);
     hold_badge($this, 'LEARNER')->assertJson([
         'decision' => 'no',
-        'reasons' => ['not_signed_off', 'supervisor_absent'],
+        'reasons' => ['not_signed_off', 'not_familiar', 'supervisor_absent'],
         'interlock' => 'off',
     ]);
     hold_badge($this, 'TEACHER')->assertJson(['event' => 'present', 'decision' => null, 'interlock' => 'off']);
     hold_badge($this, 'LEARNER')->assertJson([
         'decision' => 'supervised',
-        'reasons' => ['not_signed_off'],
+        'reasons' => ['not_signed_off', 'not_familiar'],
         'interlock' => 'on',
         'missing' => [['kind' => 'assessment', 'what' => 'PS-through-holes']],
     ]);

@@ -146,7 +146,7 @@ it('ends a supervised turn when whoever watches it leaves the floor, not when so
     $leave($other);
     screen($this)->assertJson([
         'interlock' => 'off',
-        'ended' => ['because' => 'revoked', 'reasons' => ['not_signed_off', 'supervisor_absent']],
+        'ended' => ['because' => 'revoked', 'reasons' => ['not_signed_off', 'not_familiar', 'supervisor_absent']],
     ]);
     // And where the presence only runs out.
     Presence::query()->updateOrCreate(['user_id' => $other->id], ['until' => now()->addMinutes(5)]);

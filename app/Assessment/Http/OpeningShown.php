@@ -20,8 +20,7 @@ final class OpeningShown
         $last = SheetAttempt::query()->where('learner_id', $learner->id)->whereNotNull('concluded_at')
             ->whereRelation('sheet', 'code', $sheet->code)->get()->sortBy('concluded_at')
             ->keyBy(static fn (SheetAttempt $attempt): string => $attempt->variant ?? $sheet->variants[0]['key'] ?? '');
-        $machines = Machine::query()->where('in_service', true)->orderBy('name')->get()
-            ->filter(static fn (Machine $machine): bool => $sheet->isDoneAt($machine));
+        $machines = $sheet->machines();
 
         return [
             'pieces' => array_map(static fn (array $piece): array => [

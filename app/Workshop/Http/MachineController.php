@@ -31,7 +31,9 @@ final class MachineController
 
     public function update(MachineRequest $request, Machine $machine, SaveMachine $save, #[CurrentUser] User $user): MachineResource
     {
-        return new MachineResource($save($machine, $request->fields($user), $request->cribs())->load(self::WITH));
+        $saved = $save($machine, $request->fields($user), $request->cribs(), wordingOnly: $request->boolean('wording_only'));
+
+        return new MachineResource($saved->load(self::WITH));
     }
 
     public function service(Request $request, Machine $machine, ChangeService $change, #[CurrentUser] User $user): MachineResource

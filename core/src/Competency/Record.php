@@ -18,6 +18,7 @@ final readonly class Record
      * @param  array<string, true>  $rehearsals  those passed
      * @param  \DateTimeImmutable|null  $firstSignedAt  whatever became of that signature
      * @param  list<Revocation>  $revocations  in their order
+     * @param  array<string, Familiarity>  $machines  those that they know, by slug
      */
     public function __construct(
         public array $lessons,
@@ -36,6 +37,7 @@ final readonly class Record
         public array $rehearsals = [],
         public ?\DateTimeImmutable $firstSignedAt = null,
         public array $revocations = [],
+        public array $machines = [],
     ) {
     }
 

@@ -92,6 +92,7 @@ final class PolicySettings
             'presence_minutes' => self::number('access', 'minutes', 240, 1, 1440, 'gate'),
             'hours' => ['group' => 'access', 'kind' => 'hours', 'default' => [], 'changes' => 'gate'],
             'time_zone' => ['group' => 'access', 'kind' => 'zone', 'default' => 'UTC', 'changes' => 'gate'],
+            'familiar_grace_days' => self::number('access', 'count', 14, 0, 365, 'gate'),
             'second_factor_required' => [...self::flag('access', false), 'changes' => 'sign_in'],
             'shared_idle_minutes' => self::number('access', 'minutes', 10, 1, 240, 'sign_in'),
             'anchor_letters' => [...self::flag('access', false), 'changes' => 'proof'],

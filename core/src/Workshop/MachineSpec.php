@@ -13,6 +13,9 @@ use MillStep\Core\Measure\Scale;
 /** What a plan has to know of a machine. */
 final readonly class MachineSpec
 {
+    /** What has no spindle: a marking-out table. */
+    public const BENCH = 'bench';
+
     public const KINDS = ['bench_drill_press', 'floor_drill_press', 'lathe', 'hand_drill', 'bench'];
 
     /** A variator changes speed only while it runs; belts and gears only at standstill, isolated; a trigger at any time. */
@@ -92,6 +95,14 @@ final readonly class MachineSpec
     public function word(): Message|string
     {
         return $this->name ?? Message::of('workshop.this_machine');
+    }
+
+    /** Whether whoever knows a machine of the one kind has something to go by at one of the other: both presses, both lathes, both by hand. */
+    public static function areAlike(string $a, string $b): bool
+    {
+        $presses = ['bench_drill_press', 'floor_drill_press'];
+
+        return $a === $b || (in_array($a, $presses, true) && in_array($b, $presses, true));
     }
 
     public function isLathe(): bool

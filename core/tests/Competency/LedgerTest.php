@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use MillStep\Core\Border\Fields;
+use MillStep\Core\Competency\Familiarity;
 use MillStep\Core\Competency\Ledger\ChangesNoStage;
 use MillStep\Core\Competency\Ledger\Entries;
 use MillStep\Core\Competency\Ledger\Folded;
@@ -27,7 +28,7 @@ function history(Random\Randomizer $random): array
 {
     $kinds = [
         'lesson_completed', 'check_attempted', 'practice_confirmed', 'assessment_concluded', 'statement_acknowledged',
-        'signed_off', 'suspended', 'incident_hold', 'revoked', 'reinstated', 'machine_time', 'rehearsal_passed',
+        'signed_off', 'suspended', 'incident_hold', 'revoked', 'reinstated', 'machine_time', 'rehearsal_passed', 'familiarised',
     ];
     $true = (new DateTimeImmutable('2031-01-01T00:00:00Z'))->getTimestamp();
     $lines = [];
@@ -37,7 +38,8 @@ function history(Random\Randomizer $random): array
         $type = $kinds[$random->getInt(0, count($kinds) - 1)];
         $skew = $random->getInt(-86_400, 86_400);
         $lines[] = ['id' => "l$left", 'type' => $type, 'at' => gmdate('Y-m-d\TH:i:s\Z', $true + $skew), 'lesson' => 'L', 'check' => 'C',
-            'passed' => true, 'minutes' => 10, 'rehearsal' => 'R',
+            'passed' => true, 'minutes' => 10, 'rehearsal' => 'R', 'machine' => 'M'.$random->getInt(1, 2),
+            'because' => Familiarity::BECAUSE[$random->getInt(0, 2)],
             'assessment' => 'A', 'outcome' => ['passed', 'passed', 'not_yet', 'stopped'][$random->getInt(0, 3)],
             'further_piece' => $random->getInt(0, 1) === 1, 'variant' => 'P'.$random->getInt(1, 2), 'statement_version' => 1,
             'valid_until' => '2032-01-01T00:00:00Z', 'scope' => [], 'true' => $true];

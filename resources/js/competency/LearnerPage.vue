@@ -11,6 +11,7 @@ import { useI18n } from 'vue-i18n';
 import { useRoute, useRouter } from 'vue-router';
 import HoldPanel from './HoldPanel.vue';
 import LedgerList from './LedgerList.vue';
+import KnownMachines from './machines/KnownMachines.vue';
 import PermitCard from './PermitCard.vue';
 import PermitLadder from './PermitLadder.vue';
 import PermitPath from './PermitPath.vue';
@@ -68,6 +69,7 @@ const own = computed(() => String(person.value?.id) === props.id);
       :learner-id="data.learner.id"
       :own="own"
     />
+    <KnownMachines class="mt-6" :learner-id="data.learner.id" :name="data.learner.name" />
     <FadingList class="mt-6" :learner-id="data.learner.id" :own="own" />
     <div class="mt-5 hidden gap-4 print:flex print:flex-wrap">
       <PermitCard

@@ -27,6 +27,8 @@ function words(line: Schemas['LedgerLine']): string {
     said.push(t(`ledger.ended.${details.ended}`));
   if (line.type === 'sheet_put_away' && typeof details.because === 'string')
     said.push(t(`sheet.putAwayKind.${details.because}`));
+  if (line.type === 'familiarised' && typeof details.because === 'string')
+    said.push(t(`known.because.${details.because}`));
   if (typeof details.agrees === 'boolean') said.push(t(details.agrees ? 'ledger.agrees' : 'ledger.disagrees'));
   if (typeof details.answer === 'string') said.push(t(`sheet.word.${details.answer}`));
   if (typeof details.words === 'string') said.push(`“${details.words}”`);

@@ -46,8 +46,16 @@ const form = reactive({
   cross_divisions: text(it?.cross_dial?.divisions_per_turn),
   cross_reads_diameter: it?.cross_dial?.reads_diameter ?? false,
   taper: text(it?.taper),
+  stop: it?.stop ?? '',
+  isolator: it?.isolator ?? '',
+  brake: it?.brake ?? '',
+  locks: it?.locks ?? '',
+  wording_only: false,
   language: (it?.language ?? spoken()) as string,
 });
+const TRAITS = ['stop', 'isolator', 'brake', 'locks'] as const;
+/** Whoever knows it must be shown what changed, unless it was only said better. */
+const reworded = computed(() => it !== null && TRAITS.some((trait) => it[trait] && form[trait] !== it[trait]));
 const spindle = computed(() => form.kind !== 'bench');
 const lathe = computed(() => form.kind === 'lathe');
 
@@ -157,6 +165,23 @@ const options = (group: string, values: readonly string[]) =>
           :label="t('workshop.taperLabel')"
           :error="fault('taper')"
         />
+      </template>
+      <template v-if="spindle">
+        <TextField
+          v-for="trait in TRAITS"
+          :key="trait"
+          v-model="form[trait]"
+          :label="t(`workshop.fact.${trait}`)"
+          :hint="t(`workshop.traitHint.${trait}`)"
+          :error="fault(trait)"
+        />
+        <label v-if="reworded" class="flex min-h-12 items-start gap-2 sm:col-span-2"
+          ><input v-model="form.wording_only" type="checkbox" class="mt-1 size-5 shrink-0" />
+          <span
+            >{{ t('workshop.wordingOnly') }}
+            <span class="block text-sm text-quiet">{{ t('workshop.wordingOnlyHint') }}</span></span
+          ></label
+        >
       </template>
       <template v-if="lathe">
         <SizeField v-model="form.through_bore" :label="t('workshop.fact.bore')" :error="fault('through_bore')" />

@@ -44,6 +44,10 @@ const facts = computed(() => {
     ['taper', machine.taper === null ? '' : t('workshop.morse', { n: machine.taper })],
     ['carriage', dial(machine.dial)],
     ['cross', dial(machine.cross_dial)],
+    ['stop', machine.stop ?? ''],
+    ['isolator', machine.isolator ?? ''],
+    ['brake', machine.brake ?? ''],
+    ['locks', machine.locks ?? ''],
     ['cribs', machine.cribs.map((crib) => crib.name).join(', ')],
   ];
   return all.filter(([, value]) => value !== '');
@@ -54,7 +58,9 @@ const facts = computed(() => {
   <dl class="grid grid-cols-[auto_1fr] gap-x-4 text-sm">
     <template v-for="[key, value] in facts" :key="key">
       <dt class="text-quiet">{{ t(`workshop.fact.${key}`) }}</dt>
-      <dd :class="{ reading: !['change', 'cribs'].includes(key) }">{{ value }}</dd>
+      <dd :class="{ reading: !['change', 'cribs', 'stop', 'isolator', 'brake', 'locks'].includes(key) }">
+        {{ value }}
+      </dd>
     </template>
   </dl>
 </template>

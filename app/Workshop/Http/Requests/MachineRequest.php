@@ -41,6 +41,11 @@ final class MachineRequest extends FormRequest
             'fastest_belt' => ['nullable', 'in:'.implode(',', MachineSpec::BELTS)],
             'reverses' => ['nullable', 'boolean'],
             'taper' => ['nullable', 'integer', 'min:0', 'max:6'],
+            'stop' => ['nullable', 'string', 'max:120'],
+            'isolator' => ['nullable', 'string', 'max:120'],
+            'brake' => ['nullable', 'string', 'max:120'],
+            'locks' => ['nullable', 'string', 'max:120'],
+            'wording_only' => ['sometimes', 'boolean'],
             'language' => ['sometimes', 'required', 'in:'.implode(',', Sentences::LANGUAGES)],
         ];
     }
@@ -59,7 +64,8 @@ final class MachineRequest extends FormRequest
 
         return [
             ...array_fill_keys(Machine::FIELDS, null),
-            ...Given::fields($this->safe(['name', 'kind', 'speed_change', 'fastest_belt', 'taper', 'language'])),
+            ...Given::fields($this->safe(['name', 'kind', 'speed_change', 'fastest_belt', 'taper', 'language', 'stop', 'isolator', 'brake',
+                'locks'])),
             'speeds_rpm' => $speeds === []
                 ? null
                 : array_map(static fn (string $rpm): float|string => is_numeric($rpm) ? (float) $rpm : $rpm, $speeds),

@@ -39,6 +39,7 @@ final class Entries
         'revoked' => Entry\Revoked::class,
         'reinstated' => Entry\Reinstated::class,
         'machine_time' => Entry\MachineTime::class,
+        'familiarised' => Entry\Familiarised::class,
         'prior_learning' => Entry\PriorLearning::class,
         'corrected' => Entry\Corrected::class,
         'adopted' => Entry\Adopted::class,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace MillStep\Core\Competency\Ledger;
 
 use MillStep\Core\Assessment\Outcome;
+use MillStep\Core\Competency\Familiarity;
 use MillStep\Core\Competency\Record;
 use MillStep\Core\Competency\Revocation;
 use MillStep\Core\Competency\Signature;
@@ -32,6 +33,9 @@ final class Fold
 
     /** @var array<string, true> those passed */
     public array $rehearsals = [];
+
+    /** @var array<string, Familiarity> the latest, by machine */
+    public array $machines = [];
 
     /** When somebody first signed, whatever became of it. */
     public ?\DateTimeImmutable $firstSignedAt = null;
@@ -77,6 +81,14 @@ final class Fold
         $this->assessments[$assessment] = ($passed ? Outcome::Passed : $outcome)->value;
     }
 
+    /** The latest counts: whoever was shown a machine anew knows what changed since. */
+    public function knows(string $machine, Familiarity $familiarity): void
+    {
+        if (! isset($this->machines[$machine]) || $familiarity->at >= $this->machines[$machine]->at) {
+            $this->machines[$machine] = $familiarity;
+        }
+    }
+
     /** The signature is taken back: from then on, until a new one. */
     public function revokedAt(\DateTimeImmutable $at): void
     {
@@ -119,6 +131,7 @@ final class Fold
             $this->rehearsals,
             $this->firstSignedAt,
             $this->revocations,
+            $this->machines,
         );
     }
 }

@@ -6,6 +6,7 @@ namespace MillStep\Core\Competency\Ledger;
 
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
+use MillStep\Core\Competency\Familiarity;
 use MillStep\Core\Competency\Ledger\Entry\Corrected;
 use MillStep\Core\Competency\Record;
 use MillStep\Core\Competency\Revocation;
@@ -20,7 +21,7 @@ use MillStep\Core\Competency\Signature;
 final readonly class Folded
 {
     /** Raised whenever an entry folds otherwise than before: what was kept is then thrown away. */
-    public const VERSION = 4;
+    public const VERSION = 5;
 
     private const INSTANT = 'Y-m-d\TH:i:s.u\Z';
 
@@ -109,6 +110,9 @@ final readonly class Folded
             'suspended' => $record->suspended,
             'revoked' => $record->revoked,
             'last_at_machine' => self::instant($record->lastAtMachine),
+            'machines' => (object) array_map(static fn (Familiarity $one): array => [
+                'at' => self::instant($one->at), 'because' => $one->because,
+            ], $record->machines),
         ];
     }
 
@@ -164,6 +168,11 @@ final readonly class Folded
         $fold->suspended = $fields->flag('suspended', true);
         $fold->revoked = $fields->flag('revoked', true);
         $fold->lastAtMachine = $fields->has('last_at_machine') ? $fields->instant('last_at_machine') : null;
+        $fold->machines = self::each($fields->objectOrEmpty('machines'), static function (Fields $of, string $machine): Familiarity {
+            $known = $of->object($machine);
+
+            return new Familiarity($known->instant('at'), $known->choice('because', Familiarity::BECAUSE));
+        });
 
         return new self(
             $fold,

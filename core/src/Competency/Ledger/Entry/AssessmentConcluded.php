@@ -6,6 +6,7 @@ namespace MillStep\Core\Competency\Ledger\Entry;
 
 use MillStep\Core\Assessment\Outcome;
 use MillStep\Core\Border\Fields;
+use MillStep\Core\Competency\Familiarity;
 use MillStep\Core\Competency\Ledger\Entry;
 use MillStep\Core\Competency\Ledger\Fold;
 use MillStep\Core\Competency\Ledger\Line;
@@ -13,8 +14,11 @@ use MillStep\Core\Competency\Ledger\Line;
 /** A practical sheet was concluded; on each of its pieces the latest counts, and one that is passed is enough. */
 final readonly class AssessmentConcluded implements Entry
 {
-    /** @param  string  $piece  which further piece of the sheet it was done on; empty for its first, and for one that has but one */
-    private function __construct(public string $assessment, public Outcome $outcome, public string $piece)
+    /**
+     * @param  string  $piece  which further piece of the sheet it was done on; empty for its first, and for one that has but one
+     * @param  string|null  $machine  at which it was done: whoever passed there knows it
+     */
+    private function __construct(public string $assessment, public Outcome $outcome, public string $piece, public ?string $machine)
     {
     }
 
@@ -24,6 +28,7 @@ final readonly class AssessmentConcluded implements Entry
             $fields->text('assessment'),
             Outcome::from($fields->choice('outcome', array_column(Outcome::cases(), 'value'))),
             $fields->flag('further_piece', false) ? $fields->text('variant') : '',
+            $fields->has('machine') ? $fields->text('machine') : null,
         );
     }
 
@@ -35,5 +40,8 @@ final readonly class AssessmentConcluded implements Entry
     public function foldInto(Fold $fold, Line $line): void
     {
         $fold->concluded($this->assessment, $this->piece, $this->outcome);
+        if ($this->machine !== null && $this->outcome === Outcome::Passed) {
+            $fold->knows($this->machine, new Familiarity($line->at, 'sheet'));
+        }
     }
 }
