@@ -10,6 +10,7 @@ use App\People\User;
 use App\Policy\Policy;
 use App\Policy\ShopNow;
 use App\Support\Refusal;
+use App\Workshop\Day\CheckedToday;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -32,7 +33,8 @@ final class OpenSheet
      * @param  string|null  $variant  the piece that it is done on; null: the sheet's first
      * @param  int|null  $seed  of dimensions and lot, where it is to come out the same again
      *
-     * @throws Refusal `own_record`, `not_authorised`, `not_piloted`, `no_piece`, `not_this_machine`, `which_machine`, `id_used`, `too_soon`,
+     * @throws Refusal `own_record`, `not_authorised`, `not_piloted`, `no_piece`, `not_this_machine`, `which_machine`,
+     *     `not_checked_today`, `id_used`, `too_soon`,
      *     `practise_first`
      */
     public function __invoke(
@@ -69,6 +71,10 @@ final class OpenSheet
             $machine ??= self::onlyMachine($sheet);
             $exception = $this->who->mustBeAllowed($learner, $sheet, $assessor, $machine);
             $this->mayBeTriedAgain($learner, $sheet->code);
+            $checked = $machine === null ? null : CheckedToday::of($machine, $this->shop->policy()->hours);
+            if ($machine !== null && $this->shop->policy()->dayCheckRequired && $checked?->isGood() !== true) {
+                throw Refusal::because('not_checked_today', ['machine' => $machine->name]);
+            }
             $seed ??= random_int(1, self::MOST_SEED);
             $attempt = SheetAttempt::query()->create([
                 'id' => $id,
@@ -79,12 +85,13 @@ final class OpenSheet
                 'seed' => $seed,
                 'variant' => $piece?->key,
                 'machine_id' => $machine?->id,
+                'machine_state' => $checked === null ? null : ['service_note' => $machine->service_note, ...$checked->shown()],
                 'second_wanted' => SecondView::isDrawn($seed, $this->shop->policy()->secondViewEvery),
             ])->setRelation('sheet', $sheet);
             $exception?->update(['attempt_id' => $attempt->id]);
             ($this->record)($learner, null, 'sheet_opened', [
                 ...$attempt->named(), ...$attempt->second_wanted ? ['second_view' => true] : [],
-                ...$machine === null ? [] : ['machine' => $machine->slug],
+                ...$machine === null ? [] : ['machine' => $machine->slug, 'machine_checked' => $checked->said()],
             ], $assessor);
 
             return $attempt;

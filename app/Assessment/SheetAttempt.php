@@ -32,6 +32,7 @@ use MillStep\Core\Border\Length;
  * @property string|null $variant  the piece of its sheet that it is done on; null: the first
  * @property int|null $machine_id  at which it is done
  * @property Machine|null $machine
+ * @property array<string, mixed>|null $machine_state  how it was found on the day it was opened
  * @property int $learner_id
  * @property int $assessor_id
  * @property string|null $outcome
@@ -78,7 +79,7 @@ final class SheetAttempt extends Model
     protected $guarded = [];
 
     protected $attributes = [
-        'variant' => null, 'machine_id' => null,
+        'variant' => null, 'machine_id' => null, 'machine_state' => null,
         'outcome' => null, 'score_percent' => null, 'concluded_at' => null, 'cancelled_at' => null, 'cancelled_because' => null,
         'cancelled_by' => null, 'put_away_because' => null, 'put_away_marks' => null,
         'stopped_at' => null, 'stopped_by' => null, 'second_id' => null, 'second_done_at' => null,
@@ -102,6 +103,7 @@ final class SheetAttempt extends Model
             'second_done_at' => 'immutable_datetime',
             'second_wanted' => 'boolean',
             'second_viewed_at' => 'immutable_datetime',
+            'machine_state' => 'array',
             'second_agrees' => 'boolean',
             'answers' => 'array',
         ];

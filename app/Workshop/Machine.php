@@ -7,6 +7,7 @@ namespace App\Workshop;
 use App\Support\BootsByName;
 use App\Workshop\Checks\Check;
 use App\Workshop\Checks\CheckKind;
+use App\Workshop\Day\DayCheck;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
@@ -50,6 +51,7 @@ use MillStep\Core\Workshop\Speeds;
  * @property Check|null $lastTram
  * @property Collection<int, Model> $permits  that running it alone takes, all of them: the room of competency says which
  * @property Collection<int, ServiceChange> $services
+ * @property Collection<int, DayCheck> $dayChecks
  *
  * @method BelongsToMany<Model, Machine> permits()
  */
@@ -130,6 +132,15 @@ final class Machine extends Model
         $services->orderByDesc('at')->orderByDesc('id');
 
         return $services;
+    }
+
+    /** @return HasMany<DayCheck, $this> of today, in whatever zone the shop is, the latest first */
+    public function dayChecks(): HasMany
+    {
+        $checks = $this->hasMany(DayCheck::class);
+        $checks->where('at', '>', CarbonImmutable::now()->subDay())->orderByDesc('at')->orderByDesc('key');
+
+        return $checks;
     }
 
     /** @return HasOne<Check, $this> */

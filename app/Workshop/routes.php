@@ -24,6 +24,7 @@ Route::middleware('auth')->group(function (): void {
 
     Route::middleware('can:teach')->group(function (): void {
         Route::post('machines/{machine}/service', [MachineController::class, 'service']);
+        Route::post('machines/{machine}/day-checks', [MachineController::class, 'dayCheck']);
         Route::get('checks/{kind}', [CheckController::class, 'index']);
         Route::put('checks/{kind}/{key}', [CheckController::class, 'store']);
         Route::post('cribs', [CribController::class, 'store']);

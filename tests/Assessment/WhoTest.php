@@ -144,7 +144,7 @@ it('is authorised at the machines that are named, and not where none is', functi
     $open = fn (?string $machine) => $this->actingAs($only)->postJson('/api/assessment/attempts', [
         'id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id, 'machine' => $machine,
     ]);
-    $open(null)->assertForbidden()->assertJsonPath('code', 'not_authorised');
+    $open(null)->assertConflict()->assertJsonPath('code', 'which_machine');
     $open('another-press')->assertForbidden()->assertJsonPath('code', 'not_authorised');
     $this->attempt = $open($here->slug)->assertCreated()->json('id');
     put($this, 'eyes', ['result' => 'met'])->assertOk();

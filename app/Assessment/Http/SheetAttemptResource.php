@@ -62,6 +62,7 @@ final class SheetAttemptResource extends JsonResource
                 'pass_mark_percent' => $this->sheet->pass_mark_percent,
                 'gates' => $this->sheet->gates,
             ],
+            'machine_state' => $attempt->machine_state,
             'undo_seconds' => Slip::OFFERED_SECONDS,
             'plans' => Attachment::plansOf('sheet', $this->sheet->code),
             'dimensions' => $this->dimensions(),

@@ -6,16 +6,19 @@ namespace App\Workshop\Http;
 
 use App\People\User;
 use App\Workshop\ChangeService;
+use App\Workshop\Day\DayPart;
+use App\Workshop\Day\SayDayCheck;
 use App\Workshop\Http\Requests\MachineRequest;
 use App\Workshop\Machine;
 use App\Workshop\SaveMachine;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\Rule;
 
 final class MachineController
 {
-    private const WITH = ['permits', 'cribs', 'services.by'];
+    private const WITH = ['permits', 'cribs', 'services.by', 'dayChecks.by'];
 
     public function index(): JsonResponse
     {
@@ -34,6 +37,20 @@ final class MachineController
         $saved = $save($machine, $request->fields($user), $request->cribs(), wordingOnly: $request->boolean('wording_only'));
 
         return new MachineResource($saved->load(self::WITH));
+    }
+
+    public function dayCheck(Request $request, Machine $machine, SayDayCheck $say, #[CurrentUser] User $user): MachineResource
+    {
+        /** @var array{id: string, part: string, good: bool, reason?: string|null} $given */
+        $given = $request->validate([
+            'id' => ['required', 'uuid'],
+            'part' => ['required', Rule::enum(DayPart::class)],
+            'good' => ['required', 'boolean'],
+            'reason' => ['nullable', 'required_if:good,false', 'string', 'min:5', 'max:240'],
+        ]);
+        $said = $say($machine, DayPart::from($given['part']), $given['good'], $given['reason'] ?? '', $user, $given['id']);
+
+        return new MachineResource($said->load(self::WITH));
     }
 
     public function service(Request $request, Machine $machine, ChangeService $change, #[CurrentUser] User $user): MachineResource

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Workshop\Http;
 
+use App\Policy\ShopNow;
 use App\Workshop\Crib;
+use App\Workshop\Day\CheckedToday;
 use App\Workshop\Machine;
 use App\Workshop\ServiceChange;
 use Illuminate\Database\Eloquent\Model;
@@ -34,6 +36,7 @@ final class MachineResource extends JsonResource
                 'code' => $permit->getAttribute('code'), 'name' => $permit->getAttribute('name'),
                 'further' => $permit->getAttribute('further') === true,
             ])->all(),
+            'checked_today' => CheckedToday::of($this->resource, app(ShopNow::class)->policy()->hours)->shown(),
             'services' => $this->services->map(static fn (ServiceChange $entry): array => [
                 'in_service' => $entry->in_service, 'reason' => $entry->reason, 'by' => $entry->by?->name,
                 'at' => $entry->at->toIso8601ZuluString(),

@@ -70,6 +70,7 @@ final readonly class ShopPolicy
         public int $promptLimit,
         public int $whyLimit,
         public int $secondViewEvery,
+        public bool $dayCheckRequired,
         public float $promptedCredit,
         public Length $caliperUncertainty,
         private array $processes,
@@ -161,6 +162,7 @@ final readonly class ShopPolicy
             promptLimit: $count('prompt_limit'),
             whyLimit: $count('why_limit'),
             secondViewEvery: $count('second_view_every'),
+            dayCheckRequired: $flag('day_check_required'),
             promptedCredit: $number('prompted_credit'),
             caliperUncertainty: $length('caliper_uncertainty_mm'),
             processes: array_map(

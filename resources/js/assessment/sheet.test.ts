@@ -91,6 +91,7 @@ const attempt = (
     pass_mark_percent: 75,
     gates: null,
   },
+  machine_state: null,
   undo_seconds: 10,
   dimensions: [],
   tasks: [],

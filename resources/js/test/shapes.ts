@@ -112,6 +112,7 @@ export const machine = (given: Partial<Schemas['Machine']> = {}): Schemas['Machi
   service_note: null,
   cribs: [{ slug: 'metric', name: 'Metric set' }],
   permits: [],
+  checked_today: { guards: null, stop: null },
   services: [],
   ...given,
 });

@@ -5,6 +5,7 @@ import BigButton from '@/ui/BigButton.vue';
 import PageState from '@/ui/PageState.vue';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import DayCheck from './day/DayCheck.vue';
 import MachineDialog from './MachineDialog.vue';
 import MachineFacts from './MachineFacts.vue';
 import ServiceDialog from './ServiceDialog.vue';
@@ -44,6 +45,11 @@ const serving = ref<Schemas['Machine'] | null>(null);
             <p class="mt-1 text-sm text-quiet">
               {{ machine.permits.map((permit) => permit.name).join(', ') || t('gate.noPermit') }}
             </p>
+            <DayCheck
+              v-if="teaches && machine.in_service && machine.kind !== 'bench'"
+              class="mt-2"
+              :machine="machine"
+            />
           </div>
           <MachineFacts class="flex-[2]" :machine="machine" />
           <div class="flex flex-wrap gap-2">

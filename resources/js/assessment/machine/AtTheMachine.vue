@@ -6,6 +6,7 @@ import { useSessionStorage, useTimeoutFn } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import CriterionList from './CriterionList.vue';
+import MachineState from '@/assessment/MachineState.vue';
 import OpenSheets from '@/assessment/opening/OpenSheets.vue';
 import PersonalSizes from '@/assessment/measuring/PersonalSizes.vue';
 import ReadingHand from '@/assessment/measuring/ReadingHand.vue';
@@ -179,6 +180,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
       }}
     </p>
   </div>
+  <MachineState v-if="attempt.machine_state" :state="attempt.machine_state" />
   <SecondLot v-if="seat === 'assessor'" :attempt="attempt" />
   <PersonalSizes :attempt="attempt" />
   <PlanLinks :plans="attempt.plans" />

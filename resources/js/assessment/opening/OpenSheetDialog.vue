@@ -9,6 +9,7 @@ import { v7 as uuid } from 'uuid';
 import { computed, ref, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useRouter } from 'vue-router';
+import DayCheck from '@/workshop/day/DayCheck.vue';
 import { TRY_SHAPE } from '@/assessment/results';
 
 /** What a sheet is done on and at which machine, before it is opened: a signature says no more than what is shown there. */
@@ -26,6 +27,7 @@ const opening = useQuery({
     ),
   gcTime: 0,
 });
+const chosen = computed(() => opening.data.value?.machines.find(({ slug }) => slug === machine.value));
 const piece = ref('');
 const machine = ref('');
 /** What was not passed yet stands first. */
@@ -33,8 +35,9 @@ watch(
   () => opening.data.value,
   (known) => {
     if (!known) return;
-    piece.value = (known.pieces.find(({ outcome }) => outcome !== 'passed') ?? known.pieces[0])?.key ?? '';
-    machine.value = known.machines[0]?.slug ?? '';
+    piece.value ||= (known.pieces.find(({ outcome }) => outcome !== 'passed') ?? known.pieces[0])?.key ?? '';
+    // With several, nobody guesses: whoever passes there knows it, and no other.
+    machine.value ||= known.machines.length === 1 ? (known.machines[0]?.slug ?? '') : '';
   },
   { immediate: true },
 );
@@ -69,7 +72,7 @@ const pieces = computed(() =>
     :title="t('opening.title', { sheet: sheet.title, name: learner.name })"
     :label="t('opening.act')"
     :busy="open.busy.value"
-    :disabled="!opening.data.value || opening.data.value.machines.length === 0"
+    :disabled="!chosen"
     :error="open.error.value"
     @yes="open.run(undefined)"
     @close="emit('close')"
@@ -82,9 +85,13 @@ const pieces = computed(() =>
         v-model="machine"
         class="mt-4"
         :label="t('opening.machine')"
-        :options="data.machines.map(({ slug, name }) => ({ value: slug, label: name }))"
+        :options="[
+          ...(machine ? [] : [{ value: '', label: t('opening.choose') }]),
+          ...data.machines.map(({ slug, name }) => ({ value: slug, label: name })),
+        ]"
       />
       <p v-else class="mt-4 font-semibold text-no">✕ {{ t('opening.noMachine') }}</p>
+      <DayCheck v-if="chosen" :key="chosen.slug" class="mt-4" :machine="chosen" />
     </PageState>
   </AskDialog>
 </template>

@@ -3,6 +3,7 @@ import type { Schemas } from '@/api/client';
 import { useMe } from '@/api/useMe';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import MachineState from '@/assessment/MachineState.vue';
 import EndedCriterion from './EndedCriterion.vue';
 import LearnersWord from './LearnersWord.vue';
 import PersonalSizes from '@/assessment/measuring/PersonalSizes.vue';
@@ -42,6 +43,7 @@ const practise = computed(() => {
       {{ d(attempt.started_at, { dateStyle: 'medium' }) }}. {{ t('sheet.version', { version: attempt.sheet.version }) }}
     </p>
   </div>
+  <MachineState v-if="attempt.machine_state" :state="attempt.machine_state" />
   <p v-if="attempt.assessor_may && attempt.viewer !== 'learner'" class="text-sm text-quiet">
     {{
       attempt.assessor_may.ground
