@@ -46,7 +46,7 @@ final class MachinesKnown
     }
 
     /**
-     * Those that they know, and those that their permits open or will open next.
+     * Those that they know, and those that their permits open, or do once they are signed.
      *
      * @return list<KnownMachine>
      */
@@ -114,6 +114,6 @@ final class MachinesKnown
         $needed = Permit::neededAt($machine);
 
         return $needed->isNotEmpty() && $needed->every(static fn (Permit $permit): bool => isset($standings[$permit->code])
-            && $standings[$permit->code]->place->stage->value >= Stage::Piloted->value);
+            && $standings[$permit->code]->place->stage->value >= Stage::Drilled->value);
     }
 }

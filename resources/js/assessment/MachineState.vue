@@ -16,7 +16,7 @@ const PARTS = ['guards', 'stop'] as const;
       {{
         state[part]
           ? `${t(state[part].good ? 'day.good' : 'day.bad')}, ${d(state[part].at, { timeStyle: 'short' })}`
-          : t('day.notYet')
+          : t('day.notThen')
       }}</template
     ><template v-if="state.service_note">. {{ t('sheet.machineNote', { note: state.service_note }) }}</template>
   </p>

@@ -45,14 +45,9 @@ const serving = ref<Schemas['Machine'] | null>(null);
             <p class="mt-1 text-sm text-quiet">
               {{ machine.permits.map((permit) => permit.name).join(', ') || t('gate.noPermit') }}
             </p>
-            <DayCheck
-              v-if="teaches && machine.in_service && machine.kind !== 'bench'"
-              class="mt-2"
-              :machine="machine"
-            />
           </div>
           <MachineFacts class="flex-[2]" :machine="machine" />
-          <div class="flex flex-wrap gap-2">
+          <div class="flex max-w-96 flex-wrap gap-2">
             <RouterLink
               :to="{ name: 'gate-screen', params: { machine: machine.slug } }"
               class="inline-flex min-h-12 items-center border border-quiet px-5 font-semibold no-underline"
@@ -67,6 +62,11 @@ const serving = ref<Schemas['Machine'] | null>(null);
               @click="editing = machine"
               >{{ t('workshop.edit') }}</BigButton
             >
+            <DayCheck
+              v-if="teaches && machine.in_service && machine.kind !== 'bench'"
+              class="mt-2 w-full"
+              :machine="machine"
+            />
           </div>
         </div>
         <details v-if="machine.services.length > 0" class="mt-2">

@@ -27,6 +27,7 @@ const when = ({ at, by }: NonNullable<Schemas['DayChecked']>) =>
 <template>
   <div class="text-sm">
     <p class="font-semibold">{{ t('day.title') }}</p>
+    <p v-if="!found('stop')?.good" class="text-supervised">▲ {{ t('day.caution') }}</p>
     <ul>
       <li v-for="part in PARTS" :key="part" class="flex min-h-12 flex-wrap items-center gap-x-3">
         <template v-if="found(part)?.good">
@@ -34,14 +35,14 @@ const when = ({ at, by }: NonNullable<Schemas['DayChecked']>) =>
           <span class="text-quiet">{{ when(found(part)!) }}</span>
         </template>
         <template v-else>
-          <span>○ {{ t(`day.${part}`) }}: {{ found(part) ? t('day.bad') : t('day.notYet') }}</span>
+          <span class="grow">○ {{ t(`day.${part}`) }}: {{ found(part) ? t('day.bad') : t('day.notYet') }}</span>
           <button
             type="button"
             class="min-h-12 border border-quiet px-4 font-semibold"
             :disabled="say.busy.value"
             @click="say.run(part)"
           >
-            <span class="sr-only">{{ machine.name }}: </span>✓ {{ t('day.sayGood', { part: t(`day.${part}`) }) }}
+            <span class="sr-only">{{ machine.name }}, {{ t(`day.${part}`) }}: </span>✓ {{ t('day.sayGood') }}
           </button>
           <button
             type="button"
