@@ -15,19 +15,19 @@ use Illuminate\Support\Facades\DB;
 use MillStep\Core\Border\Fields;
 
 /**
- * One line of a sheet, written once: a verdict, a reading, that the learner did not measure, that one is undone, a note, or what is
- * said of the outcome.
+ * One line of a sheet, written once: a verdict, a reading, that the learner did not measure, that one is undone, a note, how it
+ * went by the clock, or what is said of the outcome.
  *
  * @phpstan-type Value array{result?: string|int, typed?: array<string, string>, units?: 'mm'|'in',
  *     figures?: array<string, float|int|bool>, zero_mm?: float, late?: bool, anew?: bool, mark?: string, text?: string,
- *     agrees?: bool, answer?: string}
+ *     agrees?: bool, answer?: string, moment?: string}
  *
  * @property int $seq
  * @property string $id
  * @property string $attempt_id
  * @property string $criterion
  * @property Seat $seat
- * @property 'verdict'|'reading'|'declined'|'undone'|'note'|'answered'|'appealed'|'appeal_answered' $kind
+ * @property 'verdict'|'reading'|'declined'|'undone'|'note'|'conduct'|'answered'|'appealed'|'appeal_answered' $kind
  * @property Value $value
  * @property int|null $gauge_id
  * @property int $by_id

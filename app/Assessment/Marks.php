@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Assessment;
 
+use Carbon\CarbonImmutable;
+use MillStep\Core\Assessment\Conduct;
+use MillStep\Core\Assessment\Moment;
+
 /**
  * What the lines of a sheet come to: for each seat and criterion the verdict that stands, the readings that count, and what counts
  * no longer.
@@ -28,6 +32,9 @@ final class Marks
     /** @var array<string, Mark> what was said of the outcome, by kind; of the learner's word the learner's own */
     private array $said = [];
 
+    /** @var list<array{Moment, CarbonImmutable}> */
+    private array $conduct = [];
+
     /** How often somebody has marked or measured, whatever became of it. */
     private int $made = 0;
 
@@ -43,6 +50,7 @@ final class Marks
                 'declined' => $this->declined[$at] = $mark,
                 'undone' => $this->undo($at, $mark->value['mark'] ?? ''),
                 'note' => $this->notes[$mark->criterion][] = $mark,
+                'conduct' => $this->conduct[] = [Moment::from($mark->value['moment'] ?? ''), $mark->made_at],
                 'answered', 'appealed', 'appeal_answered' => $this->said[$mark->kind] = $mark,
             };
         }
@@ -92,6 +100,12 @@ final class Marks
         usort($before, static fn (Mark $a, Mark $b): int => $a->seq <=> $b->seq);
 
         return $before;
+    }
+
+    /** How it went by the clock. */
+    public function conduct(): Conduct
+    {
+        return Conduct::of($this->conduct);
     }
 
     /** How often somebody has marked or measured, also where it was taken back. */

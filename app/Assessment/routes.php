@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Assessment\Http\ConductController;
 use App\Assessment\Http\ExceptionController;
 use App\Assessment\Http\MarkController;
 use App\Assessment\Http\MeasuredController;
@@ -23,6 +24,8 @@ Route::middleware('auth')->group(function (): void {
     Route::put('attempts/{attempt}/tasks/{task}', [SheetController::class, 'task']);
     Route::post('attempts/{attempt}/marks', [MarkController::class, 'store']);
     Route::post('attempts/{attempt}/marks/{mark}/undo', [MarkController::class, 'undo']);
+    Route::post('attempts/{attempt}/conduct', [ConductController::class, 'say'])->can('teach');
+    Route::post('attempts/{attempt}/paper', [ConductController::class, 'paper'])->can('teach');
     Route::post('attempts/{attempt}/notes', [MarkController::class, 'note'])->can('teach');
     Route::post('attempts/{attempt}/photos', [PhotoController::class, 'store'])->can('teach');
     Route::get('tries', TriesController::class)->can('audit');

@@ -120,7 +120,7 @@ final class DecideAccess
     {
         return ! MachinesKnown::isAsked($moment->machine)
             || MachinesKnown::familiarity($standings, $moment->machine->slug)
-                ?->stands($moment->machine->changes(), $moment->policy->familiarGraceDays, $moment->now) === true;
+                ?->stands(MachinesKnown::changes($moment->machine), $moment->policy->familiarGraceDays, $moment->now) === true;
     }
 
     /** @return array<string, mixed> a permit as this person holds it */

@@ -15,8 +15,6 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
-use MillStep\Core\Workshop\MachineChange;
-use MillStep\Core\Workshop\MachineTrait;
 use MillStep\Core\Workshop\MachineTraits;
 use MillStep\Core\Workshop\Speeds;
 
@@ -94,14 +92,6 @@ final class Machine extends Model
     public function traits(): MachineTraits
     {
         return MachineTraits::fromRecord($this->only(self::FIELDS));
-    }
-
-    /** @return list<MachineChange> in their order */
-    public function changes(): array
-    {
-        return array_map(static fn (array $one): MachineChange => new MachineChange(
-            MachineTrait::from($one['trait']), $one['from'], $one['to'], CarbonImmutable::parse($one['at']),
-        ), $this->trait_changes);
     }
 
     /** The shop's first machine of a kind, those in service first. */

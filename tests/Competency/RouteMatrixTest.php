@@ -51,6 +51,7 @@ const WHO = [
     'whoever teaches' => [
         'POST assessment/attempts', 'POST assessment/attempts/{attempt}/conclusion',
         'POST assessment/attempts/{attempt}/cancellation', 'GET assessment/attempts',
+        'POST assessment/attempts/{attempt}/conduct', 'POST assessment/attempts/{attempt}/paper',
         'POST assessment/attempts/{attempt}/notes', 'POST assessment/attempts/{attempt}/photos',
         'PUT assessment/attempts/{attempt}/second', 'POST assessment/attempts/{attempt}/second',
         'POST assessment/attempts/{attempt}/appeal/answer', 'POST assessment/exceptions', 'POST assessment/attempts/{attempt}/reviews',
@@ -74,7 +75,8 @@ const WHO = [
         'GET workshop/checks/{kind}', 'PUT workshop/checks/{kind}/{key}',
         'GET workshop/bars', 'POST workshop/bars', 'DELETE workshop/bars/{bar}', 'POST workshop/cribs',
         'PUT workshop/cribs/{crib}', 'POST workshop/cribs/{crib}/sets', 'POST workshop/cribs/{crib}/tools',
-        'GET workshop/file', 'POST workshop/machines/{machine}/service', 'POST workshop/machines/{machine}/day-checks', 'PATCH workshop/tools/{tool}',
+        'GET workshop/file', 'POST workshop/machines/{machine}/service', 'POST workshop/machines/{machine}/day-checks',
+        'PATCH workshop/tools/{tool}',
         'DELETE workshop/tools/{tool}', 'POST workshop/tools/{tool}/restore',
         'GET content/lessons', 'POST content/lessons/preview', 'GET content/lessons/{code}',
         'GET content/lessons/{code}/versions/{version}',

@@ -24,7 +24,8 @@ beforeEach(function (): void {
     $this->elsewhere = app(App\Gate\PairDevice::class)($this->other, $this->by, 'Second reader');
     $this->hold = fn () => hold_badge($this, 'LEARNER', token: $this->elsewhere);
     $this->show = fn (array $shown, ?string $id = null, ?App\People\User $learner = null) => $this->postJson(
-        '/api/competency/learners/'.($learner ?? $this->learner)->id.'/machines/second-drill', ['id' => $id ?? fake_uuid(), 'shown' => $shown],
+        '/api/competency/learners/'.($learner ?? $this->learner)->id.'/machines/second-drill',
+        ['id' => $id ?? fake_uuid(), 'shown' => $shown],
     );
     $this->all = ['speed_change', 'stop', 'isolator', 'brake', 'locks', 'scale'];
     $this->save = fn (array $changed, bool $wordingOnly = false) => app(SaveMachine::class)(
@@ -122,7 +123,9 @@ it('counts at the upgrade, once, what was used in the year before and nothing el
     $time = function (App\People\User $who, string $ago, array $with = []) use ($record): LedgerEntry {
         $at = now()->toImmutable();
 
-        return $record($who, $this->permit(), 'machine_time', ['minutes' => 20, 'machine' => 'second-drill', ...$with], $who, $at->sub($ago));
+        return $record($who, $this->permit(), 'machine_time', [
+            'minutes' => 20, 'machine' => 'second-drill', ...$with,
+        ], $who, $at->sub($ago));
     };
     [$used, $long, $abandoned, $taken, $elsewhere] = array_map(fn () => $this->person(), range(1, 5));
     $time($used, '364 days');

@@ -37,7 +37,8 @@ it('keeps one tap each, and says them until the shop\'s day is over', function (
     expect(DayCheck::query()->count())->toBe(1);
     // 10:00 UTC is 19:00 in the shop: five hours later it is another day there.
     $this->travel(290)->minutes();
-    $guards = fn () => collect($this->getJson('/api/workshop/machines')->json())->firstWhere('slug', 'bench-drill')['checked_today']['guards'];
+    $guards = fn () => collect($this->getJson('/api/workshop/machines')->json())
+        ->firstWhere('slug', 'bench-drill')['checked_today']['guards'];
     expect($guards())->not->toBeNull();
     $this->travel(11)->minutes();
     expect($guards())->toBeNull();
@@ -62,7 +63,8 @@ it('is nobody\'s who learns', function (): void {
 
 it('stands on the sheet as it was found when that was opened, and in the ledger', function (): void {
     ($this->tap)('guards')->assertOk();
-    $attempt = ($this->open)()->assertCreated()->assertJsonPath('machine_state.guards.good', true)->assertJsonPath('machine_state.stop', null);
+    $attempt = ($this->open)()->assertCreated()->assertJsonPath('machine_state.guards.good', true)
+        ->assertJsonPath('machine_state.stop', null);
     $this->actingAs($this->by);
     ($this->tap)('stop')->assertOk();
     $this->getJson('/api/assessment/attempts/'.$attempt->json('id'))->assertJsonPath('machine_state.stop', null);

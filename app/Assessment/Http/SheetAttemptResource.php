@@ -19,6 +19,7 @@ use App\Language\Speech;
 use App\People\User;
 use App\Planning\Attachment;
 use App\Workshop\MaterialRow;
+use Carbon\CarbonImmutable;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use MillStep\Core\Assessment\Loss;
@@ -63,6 +64,7 @@ final class SheetAttemptResource extends JsonResource
                 'gates' => $this->sheet->gates,
             ],
             'machine_state' => $attempt->machine_state,
+            'conduct' => $this->conduct(),
             'undo_seconds' => Slip::OFFERED_SECONDS,
             'plans' => Attachment::plansOf('sheet', $this->sheet->code),
             'dimensions' => $this->dimensions(),
@@ -99,6 +101,23 @@ final class SheetAttemptResource extends JsonResource
             'put_away_counts' => $this->cancelled_at !== null && $attempt->ended() !== null,
             'word' => $this->word($viewer),
             'started_at' => $this->started_at->toIso8601ZuluString(),
+        ];
+    }
+
+    /** @return array{said: list<array{moment: string, at: string}>, next: list<string>, paused: bool, worked_s: int} */
+    private function conduct(): array
+    {
+        $attempt = $this->resource;
+        $conduct = $attempt->marks()->conduct();
+        $said = $attempt->lines->filter(static fn (Mark $mark): bool => $mark->kind === 'conduct');
+
+        return [
+            'said' => array_values($said->map(static fn (Mark $mark): array => [
+                'moment' => $mark->value['moment'] ?? '', 'at' => $mark->made_at->toIso8601ZuluString(),
+            ])->all()),
+            'next' => $attempt->isOpen() ? array_column($conduct->next(), 'value') : [],
+            'paused' => $conduct->isPaused(),
+            'worked_s' => $conduct->workedSeconds($attempt->concluded_at ?? CarbonImmutable::now()),
         ];
     }
 

@@ -24,7 +24,7 @@ final readonly class KnownMachine
 
     public function stands(): bool
     {
-        return $this->knows?->stands($this->machine->changes(), $this->graceDays, $this->now) === true;
+        return $this->knows?->stands(MachinesKnown::changes($this->machine), $this->graceDays, $this->now) === true;
     }
 
     /** @return list<MachineTrait> what somebody must show them here */
@@ -49,7 +49,7 @@ final readonly class KnownMachine
         $here = $this->machine->traits();
         $there = $this->from?->traits();
         $differs = $here->differsFrom($there);
-        $until = $this->knows?->until($this->machine->changes(), $this->graceDays);
+        $until = $this->knows?->until(MachinesKnown::changes($this->machine), $this->graceDays);
 
         return [
             'machine' => $this->machine->slug,
@@ -59,7 +59,7 @@ final readonly class KnownMachine
                 'since' => CarbonImmutable::instance($this->knows->at)->toIso8601ZuluString(),
                 'stands' => $this->stands(),
                 'until' => $until === null ? null : CarbonImmutable::instance($until)->toIso8601ZuluString(),
-                'changed' => array_keys($this->knows->changed($this->machine->changes())),
+                'changed' => array_keys($this->knows->changed(MachinesKnown::changes($this->machine))),
             ],
             'from' => $this->from?->name,
             'to_show' => array_map(static fn (MachineTrait $trait): array => [

@@ -13,6 +13,7 @@ use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Eloquent\Collection;
 use MillStep\Core\Competency\Familiarity;
+use MillStep\Core\Competency\MachineChange;
 use MillStep\Core\Competency\Stage;
 use MillStep\Core\Workshop\MachineSpec;
 
@@ -27,6 +28,14 @@ final class MachinesKnown
     public static function isAsked(Machine $machine): bool
     {
         return $machine->kind !== MachineSpec::BENCH;
+    }
+
+    /** @return list<MachineChange> of what its record says, in their order */
+    public static function changes(Machine $machine): array
+    {
+        return array_map(static fn (array $one): MachineChange => new MachineChange(
+            $one['trait'], $one['from'], $one['to'], CarbonImmutable::parse($one['at']),
+        ), $machine->trait_changes);
     }
 
     /**
@@ -90,7 +99,7 @@ final class MachinesKnown
         $now = CarbonImmutable::now();
         $knows = $machines->mapWithKeys(static fn (Machine $one): array => [$one->id => self::familiarity($standings, $one->slug)]);
         $known = $machines->filter(
-            static fn (Machine $one): bool => $knows[$one->id]?->stands($one->changes(), $grace, $now) === true,
+            static fn (Machine $one): bool => $knows[$one->id]?->stands(self::changes($one), $grace, $now) === true,
         );
 
         return array_values($machines->map(static fn (Machine $one): KnownMachine => new KnownMachine(

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Competency;
 
-use MillStep\Core\Workshop\MachineChange;
-use MillStep\Core\Workshop\MachineTrait;
-
 /** That somebody knows one machine: since when, and because of what. */
 final readonly class Familiarity
 {
@@ -23,13 +20,13 @@ final readonly class Familiarity
      * put back to what it said then.
      *
      * @param  list<MachineChange>  $changes  of the machine, in their order
-     * @return array<value-of<MachineTrait>, \DateTimeImmutable> since when, by trait
+     * @return array<string, \DateTimeImmutable> since when, by trait
      */
     public function changed(array $changes): array
     {
         $knew = $now = $since = [];
         foreach ($changes as $change) {
-            $trait = $change->trait->value;
+            $trait = $change->trait;
             if ($change->at > $this->at) {
                 if ($change->from !== null) {
                     $knew[$trait] ??= $change->from;

@@ -97,7 +97,7 @@ final readonly class MachineSpec
         return $this->name ?? Message::of('workshop.this_machine');
     }
 
-    /** Whether whoever knows a machine of the one kind has something to go by at one of the other: both presses, both lathes, both by hand. */
+    /** Whether whoever knows a machine of the one kind has something to go by at one of the other: both presses, both lathes. */
     public static function areAlike(string $a, string $b): bool
     {
         $presses = ['bench_drill_press', 'floor_drill_press'];

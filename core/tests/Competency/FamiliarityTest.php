@@ -5,7 +5,7 @@ declare(strict_types=1);
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\Familiarity;
 use MillStep\Core\Competency\Ledger\Ledger;
-use MillStep\Core\Workshop\MachineChange;
+use MillStep\Core\Competency\MachineChange;
 use MillStep\Core\Workshop\MachineTrait;
 use MillStep\Core\Workshop\MachineTraits;
 
@@ -18,7 +18,7 @@ function day(string $day): DateTimeImmutable
 function changes(array ...$lines): array
 {
     return array_map(static fn (array $line): MachineChange => new MachineChange(
-        MachineTrait::from($line[1]), $line[2], $line[3], day($line[0]),
+        $line[1], $line[2], $line[3], day($line[0]),
     ), $lines);
 }
 
@@ -30,7 +30,9 @@ it('ends with grace when the machine is no longer what they were shown', functio
     'changed before they were shown it' => [[['02-01', 'brake', 'none', 'foot bar']], null],
     'changed since' => [[['04-01', 'brake', 'none', 'foot bar']], '04-15'],
     'said for the first time' => [[['04-01', 'brake', null, 'foot bar']], null],
-    'said for the first time, and changed then' => [[['04-01', 'brake', null, 'none'], ['05-01', 'brake', 'none', 'foot bar']], '05-15'],
+    'said for the first time, and changed then' => [
+        [['04-01', 'brake', null, 'none'], ['05-01', 'brake', 'none', 'foot bar']], '05-15',
+    ],
     'said no more' => [[['04-01', 'brake', 'none', null]], null],
     'said no more, and then otherwise' => [[['04-01', 'brake', 'none', null], ['05-01', 'brake', null, 'foot bar']], '05-15'],
     'put back' => [[['04-01', 'brake', 'none', 'foot bar'], ['04-02', 'brake', 'foot bar', 'none']], null],
@@ -55,7 +57,8 @@ it('stands from its instant to the end of its grace, to the second', function ()
 
 it('says what differs from a machine that is known, and always shows stop and isolator', function (): void {
     $here = MachineTraits::fromRecord([
-        'speed_change' => 'running', 'stop' => 'Red, left of the head', 'isolator' => 'On the wall', 'brake' => null, 'locks' => 'one lever',
+        'speed_change' => 'running', 'stop' => 'Red, left of the head', 'isolator' => 'On the wall', 'brake' => null,
+        'locks' => 'one lever',
         'depth_scale' => ['unit' => 'mm', 'graduation_mm' => 1, 'travel_mm' => 80],
     ]);
     $same = MachineTraits::fromRecord([

@@ -92,6 +92,7 @@ const attempt = (
     gates: null,
   },
   machine_state: null,
+  conduct: { said: [], next: ['started'], paused: false, worked_s: 0 },
   undo_seconds: 10,
   dimensions: [],
   tasks: [],

@@ -106,7 +106,8 @@ describe('a permit as a way of five stages', () => {
         { key: 'steel', material: 'Mild steel', outcome: 'passed' },
         { key: 'aluminium', material: 'Aluminium', outcome: null },
       ],
-      machines: [{ slug: 'bench-drill', name: 'Bench drill press' }],
+      machines: [{ slug: 'bench-drill', name: 'Bench drill press', checked_today: { guards: null, stop: null } }],
+      check_required: false,
     });
     await page.findAll('button')[0]?.trigger('click');
     await flushPromises();

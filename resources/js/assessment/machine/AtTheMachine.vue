@@ -6,6 +6,7 @@ import { useSessionStorage, useTimeoutFn } from '@vueuse/core';
 import { computed, ref, useTemplateRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import CriterionList from './CriterionList.vue';
+import ConductBar from '@/assessment/conduct/ConductBar.vue';
 import MachineState from '@/assessment/MachineState.vue';
 import OpenSheets from '@/assessment/opening/OpenSheets.vue';
 import PersonalSizes from '@/assessment/measuring/PersonalSizes.vue';
@@ -192,6 +193,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
     :pending="marks.pending.value"
     :unsaved="marks.unsaved.value"
   />
+  <ConductBar v-if="seat === 'assessor'" :attempt="attempt" />
   <p v-if="attempt.stopped" class="mt-3 border-2 border-no bg-sheet px-4 py-2 text-lg font-bold text-no" role="alert">
     ■
     {{

@@ -3,6 +3,8 @@ import type { Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import { withUnit } from '@/measure/withUnit';
 import { useI18n } from 'vue-i18n';
+import MaySay from '@/assessment/conduct/MaySay.vue';
+import { useConduct } from '@/assessment/conduct/useConduct';
 import { useWanted } from '@/assessment/measuring/useWanted';
 
 /** The sheet on paper: empty, to be filled in with a pencil, or as it was filled in. */
@@ -27,6 +29,7 @@ const props = defineProps<{
 }>();
 const { t, d } = useI18n();
 const { length } = useUnits();
+const { times } = useConduct();
 const RESULTS = ['met', 'prompted', 'not_met'] as const;
 const typed = (readings: Schemas['SheetReading'][] | null | undefined) =>
   (readings ?? []).map((reading) =>
@@ -128,7 +131,13 @@ const result = (criterion: Criterion) => props.attempt?.criteria.find(({ id }) =
         </tr>
       </tbody>
     </table>
-    <p class="mt-2 text-[8pt]">◆ {{ t('sheet.critical') }}. {{ t('sheet.paper.keys') }}</p>
+    <p class="mt-2 text-[8pt]">
+      ◆ {{ t('sheet.critical') }}. {{ t('sheet.paper.keys') }} {{ t('sheet.paper.legend') }}
+    </p>
+    <MaySay paper :gates="sheet.gates" />
+    <p v-if="attempt && attempt.conduct.said.length > 0" class="mt-2 text-[8pt]">
+      {{ t('sheet.conduct') }}: {{ times(attempt.conduct.said) }}
+    </p>
     <p v-if="attempt?.outcome && attempt.score" class="mt-3 text-[13pt] font-bold">
       {{ t(`outcome.${attempt.outcome}`) }}, {{ attempt.score.score_percent.toFixed(1) }} %
     </p>

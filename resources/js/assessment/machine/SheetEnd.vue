@@ -6,6 +6,7 @@ import { useAction } from '@/ui/useAction';
 import { useQueryClient } from '@tanstack/vue-query';
 import { ref } from 'vue';
 import { useI18n } from 'vue-i18n';
+import PaperBackDialog from '@/assessment/conduct/PaperBackDialog.vue';
 import PutAwayDialog from './PutAwayDialog.vue';
 
 /** How a sheet ends: concluded into the record, or put away before it comes to anything. Each asks once. */
@@ -17,13 +18,17 @@ const props = defineProps<{
 }>();
 const { t } = useI18n();
 const client = useQueryClient();
-const asking = ref<'conclude' | 'putAway' | null>(null);
+const asking = ref<'conclude' | 'putAway' | 'paper' | null>(null);
 const path = { attempt: props.attempt.id };
 
 function ended(attempt: Schemas['AssessmentAttempt']) {
   client.setQueryData(props.queryKey, attempt);
   asking.value = null;
   window.scrollTo({ top: 0 });
+}
+function read(attempt: Schemas['AssessmentAttempt']) {
+  client.setQueryData(props.queryKey, attempt);
+  asking.value = null;
 }
 const conclude = useAction(
   () => must(api.POST('/api/assessment/attempts/{attempt}/conclusion', { params: { path } })),
@@ -33,8 +38,11 @@ const conclude = useAction(
 
 <template>
   <div class="mt-6 flex flex-wrap items-center justify-end gap-4 print:hidden">
-    <BigButton v-if="score.outcome !== 'stopped'" class="mr-auto" :disabled="unsent > 0" @click="asking = 'putAway'">{{
+    <BigButton v-if="score.outcome !== 'stopped'" :disabled="unsent > 0" @click="asking = 'putAway'">{{
       t('sheet.putAway')
+    }}</BigButton>
+    <BigButton v-if="score.outcome !== 'stopped'" class="mr-auto" :disabled="unsent > 0" @click="asking = 'paper'">{{
+      t('sheet.paper.back')
     }}</BigButton>
     <p v-if="score.outcome === 'incomplete'" class="text-quiet">
       {{ t('sheet.open', score.open.length) }}
@@ -58,5 +66,6 @@ const conclude = useAction(
     </p>
     <p>{{ t('sheet.concludeWords') }}</p>
   </AskDialog>
+  <PaperBackDialog v-if="asking === 'paper'" :attempt="attempt" @done="read" @close="asking = null" />
   <PutAwayDialog v-if="asking === 'putAway'" :attempt="attempt" @done="ended" @close="asking = null" />
 </template>

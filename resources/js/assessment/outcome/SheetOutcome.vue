@@ -3,6 +3,7 @@ import type { Schemas } from '@/api/client';
 import { useMe } from '@/api/useMe';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
+import { useConduct } from '@/assessment/conduct/useConduct';
 import MachineState from '@/assessment/MachineState.vue';
 import EndedCriterion from './EndedCriterion.vue';
 import LearnersWord from './LearnersWord.vue';
@@ -16,6 +17,7 @@ import SecondPanel from '@/assessment/second/SecondPanel.vue';
 const props = defineProps<{ attempt: Schemas['AssessmentAttempt']; queryKey: string[] }>();
 const { t, d } = useI18n();
 const { teaches } = useMe();
+const { time, times } = useConduct();
 const criterionOf = (id: string) => props.attempt.criteria.find((criterion) => criterion.id === id);
 /** Each lesson once, with what it is for. */
 const practise = computed(() => {
@@ -43,6 +45,10 @@ const practise = computed(() => {
       {{ d(attempt.started_at, { dateStyle: 'medium' }) }}. {{ t('sheet.version', { version: attempt.sheet.version }) }}
     </p>
   </div>
+  <p v-if="attempt.conduct.said.length > 0" class="text-sm text-quiet">
+    {{ t('sheet.conduct') }}: {{ times(attempt.conduct.said) }} ·
+    {{ t('sheet.worked', { time: time(attempt.conduct.worked_s) }) }}
+  </p>
   <MachineState v-if="attempt.machine_state" :state="attempt.machine_state" />
   <p v-if="attempt.assessor_may && attempt.viewer !== 'learner'" class="text-sm text-quiet">
     {{
