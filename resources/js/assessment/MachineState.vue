@@ -12,7 +12,7 @@ const PARTS = ['guards', 'stop'] as const;
   <p class="text-sm text-quiet">
     {{ t('sheet.machineState') }}:
     <template v-for="(part, index) in PARTS" :key="part"
-      >{{ index ? ', ' : '' }}{{ state[part]?.good ? '✓' : '○' }} {{ t(`day.${part}`) }}
+      >{{ index ? ', ' : '' }}{{ state[part]?.good ? '✓' : '○' }} {{ t(`day.${part}`) }}:
       {{
         state[part]
           ? `${t(state[part].good ? 'day.good' : 'day.bad')}, ${d(state[part].at, { timeStyle: 'short' })}`

@@ -13,6 +13,7 @@ import { useConduct } from './useConduct';
 const props = defineProps<{ attempt: Schemas['AssessmentAttempt'] }>();
 const { t } = useI18n();
 const { time, times } = useConduct();
+const reads = ref(false);
 const SECOND = 1000;
 const now = useNow({ interval: SECOND });
 /** The answer's seconds are of when it came. */
@@ -48,6 +49,14 @@ const say = useCommand((moment: Schemas['Moment'], id) => ({
       <span class="reading">{{ t('sheet.worked', { time: time(worked) }) }}</span>
       <span class="ml-3 text-sm text-quiet">{{ times(conduct.said) }}</span>
     </p>
+    <button
+      type="button"
+      class="min-h-12 px-2 underline underline-offset-4"
+      :aria-expanded="reads"
+      @click="reads = !reads"
+    >
+      {{ t('sheet.maySay.title') }}
+    </button>
     <BigButton
       v-for="(moment, index) in conduct.next"
       :key="moment"
@@ -56,7 +65,7 @@ const say = useCommand((moment: Schemas['Moment'], id) => ({
       @click="say.run(moment)"
       >{{ t(`sheet.say.${moment}`) }}</BigButton
     >
-    <MaySay class="basis-full" :gates="attempt.sheet.gates" :open="conduct.said.length === 0" />
+    <MaySay v-if="reads" class="basis-full" :gates="attempt.sheet.gates" />
     <ErrorNote class="basis-full" :error="say.error.value" />
   </section>
 </template>

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 
 /** What whoever assesses may say, and where they stand: the same for everybody. */
-const props = defineProps<{ gates?: Schemas['SheetGates'] | null; open?: boolean; paper?: boolean }>();
+const props = defineProps<{ gates?: Schemas['SheetGates'] | null; paper?: boolean }>();
 const { t } = useI18n();
 const all = computed(() => [
   t('sheet.maySay.before'),
@@ -20,10 +20,7 @@ const all = computed(() => [
   <div v-if="paper" class="mt-2 text-[8pt]">
     <strong>{{ t('sheet.maySay.title') }}.</strong> {{ all.join(' ') }}
   </div>
-  <details v-else :open="open">
-    <summary class="inline-flex min-h-12 cursor-pointer items-center text-sm">▸ {{ t('sheet.maySay.title') }}</summary>
-    <ul class="ml-5 list-disc space-y-1 text-sm">
-      <li v-for="one in all" :key="one">{{ one }}</li>
-    </ul>
-  </details>
+  <ul v-else class="ml-5 list-disc space-y-1">
+    <li v-for="one in all" :key="one">{{ one }}</li>
+  </ul>
 </template>
