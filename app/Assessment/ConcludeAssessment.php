@@ -53,7 +53,7 @@ final class ConcludeAssessment
                 'score_percent' => $score->scorePercent,
                 'concluded_at' => $at,
                 'assessor_id' => $by->id,
-                'part_code' => PartCode::free(),
+                'part_code' => $attempt->part_code ?? PartCode::free(),
             ]);
             ($this->record)($attempt->learner, null, 'assessment_concluded', [
                 'assessment' => $attempt->sheet->code,

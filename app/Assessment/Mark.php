@@ -19,7 +19,8 @@ use MillStep\Core\Border\Fields;
  * went by the clock, or what is said of the outcome.
  *
  * @phpstan-type Value array{result?: string|int, typed?: array<string, string>, units?: 'mm'|'in',
- *     figures?: array<string, float|int|bool>, zero_mm?: float, late?: bool, anew?: bool, mark?: string, text?: string,
+ *     figures?: array<string, float|int|bool>, zero_mm?: float, late?: bool, checked_on?: string, anew?: bool, mark?: string,
+ *     text?: string,
  *     agrees?: bool, answer?: string, moment?: string}
  *
  * @property int $seq

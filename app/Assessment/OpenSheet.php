@@ -85,6 +85,8 @@ final class OpenSheet
                 'seed' => $seed,
                 'variant' => $piece?->key,
                 'machine_id' => $machine?->id,
+                // Stamped before anything is measured, so that what is measured is that very part.
+                'part_code' => PartCode::free(),
                 'machine_state' => $checked === null ? null : ['service_note' => $machine->service_note, ...$checked->shown()],
                 'second_wanted' => SecondView::isDrawn($seed, $this->shop->policy()->secondViewEvery),
             ])->setRelation('sheet', $sheet);

@@ -67,7 +67,9 @@ final class Evidence
         $latest = [];
         foreach ($entries->where('type', 'assessment_concluded') as $entry) {
             $code = Given::text($entry->details()['assessment'] ?? '');
-            if (in_array($code, $codes, true)) {
+            // A further piece that is not passed takes nothing back, so what is passed is what counts.
+            $passed = ($entry->details()['outcome'] ?? '') === 'passed';
+            if (in_array($code, $codes, true) && ($passed || ! isset($latest[$code]))) {
                 $latest[$code] = $entry;
             }
         }

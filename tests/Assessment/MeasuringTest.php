@@ -97,10 +97,39 @@ it('takes the zero error of the gauge off, doubts as much as the gauge does, and
     put($this, 'dia-A', ['reading' => ['value' => '9.28']], 'learner')->assertOk();
     $last = put($this, 'dia-A', ['reading' => ['value' => '9.28'], 'gauge' => $gauge->slug])->assertOk();
     expect(criterion($last, 'dia-A'))->found->value_mm->toEqualWithDelta(9.26, 1e-9)->found->verdict->toBe('in')
-        ->readings->{0}->toMatchArray(['gauge' => 'Caliper 7', 'gauge_late' => true])
+        ->readings->{0}->toMatchArray([
+            'gauge' => 'Caliper 7', 'gauge_late' => true, 'gauge_checked_on' => now()->subYear()->toDateString(),
+        ])
         ->apart_mm->toEqualWithDelta(0.02, 1e-9);
     put($this, 'dia-B', ['reading' => ['value' => '9.1']], 'learner')->assertOk();
     put($this, 'dia-B', ['reading' => ['value' => '9.1'], 'gauge' => 'nobodys'])->assertConflict()->assertJsonPath('code', 'no_gauge');
+});
+
+it('takes no reading with a gauge past its date, where the policy wants that, and keeps which check stood then', function (): void {
+    $this->policy(['gauges_in_date' => true]);
+    $gauge = app(SaveGauge::class)(null, ['name' => 'Caliper 9', 'kind' => 'caliper', 'resolution_mm' => 0.01, 'uncertainty_mm' => 0.02]);
+    $check = fn (string $on, string $due) => app(CheckGauge::class)($gauge, $this->by, [
+        'id' => fake_uuid(), 'checked_on' => $on, 'against' => 'Gauge blocks 5 and 20 mm', 'zero_error_mm' => 0, 'due_on' => $due,
+    ]);
+    $read = fn (string $seat) => put($this, 'dia-A', ['reading' => ['value' => '9.1'], 'gauge' => $gauge->slug], $seat);
+    $read('learner')->assertConflict()->assertJsonPath('code', 'gauge_overdue');
+    $check(now()->subYear()->toDateString(), now()->subDay()->toDateString());
+    $read('learner')->assertConflict()->assertJsonPath('code', 'gauge_overdue');
+    $check(now()->subMonth()->toDateString(), now()->addMonth()->toDateString());
+    $read('learner')->assertOk();
+    $last = $read('assessor')->assertOk();
+    $check(now()->toDateString(), now()->addYear()->toDateString());
+    expect(criterion($this->getJson("/api/assessment/attempts/{$this->attempt}"), 'dia-A')['readings'][0]['gauge_checked_on'])
+        ->toBe(now()->subMonth()->toDateString())->toBe(criterion($last, 'dia-A')['readings'][0]['gauge_checked_on']);
+});
+
+it('names the part before it is measured, and has no card of it before it is concluded', function (): void {
+    $code = $this->getJson("/api/assessment/attempts/{$this->attempt}")->assertOk()->json('part_code');
+    expect($code)->toMatch('/^[2-9A-Y]{6}$/');
+    $this->getJson("/api/assessment/parts/$code")->assertNotFound();
+    fillSheet($this);
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk()->assertJsonPath('part_code', $code);
+    $this->getJson("/api/assessment/parts/$code")->assertOk();
 });
 
 it('lets nobody assess with a gauge that cannot tell, however often it is read', function (): void {

@@ -119,7 +119,8 @@ final readonly class CriterionShown
     {
         return [
             'id' => $mark->id, 'typed' => (object) ($mark->value['typed'] ?? []), 'units' => $mark->value['units'] ?? 'mm',
-            'gauge' => $mark->gauge?->name, 'gauge_late' => $mark->value['late'] ?? false, 'zero_mm' => $mark->value['zero_mm'] ?? 0.0,
+            'gauge' => $mark->gauge?->name, 'gauge_late' => $mark->value['late'] ?? false,
+            'gauge_checked_on' => $mark->value['checked_on'] ?? null, 'zero_mm' => $mark->value['zero_mm'] ?? 0.0,
             'by' => $mark->by->name, 'made_at' => $mark->made_at->toIso8601ZuluString('millisecond'), 'why' => $mark->why,
         ];
     }

@@ -226,6 +226,9 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
             {{ t('sheet.letStand') }}
           </button>
         </template>
+        <p v-if="at.kind === 'measured' && attempt.part_code" class="border-l-4 border-bronze pl-3 text-sm">
+          {{ t('sheet.stamp', { code: attempt.part_code }) }}
+        </p>
         <ReadingHand
           v-if="at.kind === 'measured'"
           :key="at.id"

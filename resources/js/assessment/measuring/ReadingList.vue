@@ -6,7 +6,7 @@ import { useI18n } from 'vue-i18n';
 
 /** Readings as they were typed, whose, and with which gauge. */
 defineProps<{ readings: Schemas['SheetReading'][]; who: string }>();
-const { t } = useI18n();
+const { t, d } = useI18n();
 const { length } = useUnits();
 function said(reading: Schemas['SheetReading']): string {
   return Object.entries(reading.typed)
@@ -29,6 +29,9 @@ function said(reading: Schemas['SheetReading']): string {
       <span v-if="reading.gauge" class="text-sm text-quiet"> · {{ reading.gauge }}</span>
       <span v-if="reading.zero_mm !== 0" class="text-sm text-quiet">
         · {{ t('sheet.zeroTaken', { zero: length(reading.zero_mm, 3) }) }}</span
+      >
+      <span v-if="reading.gauge_checked_on" class="text-sm text-quiet">
+        ({{ t('sheet.checkedOn', { date: d(reading.gauge_checked_on, { dateStyle: 'medium' }) }) }})</span
       >
       <span v-if="reading.gauge_late" class="text-sm font-semibold text-supervised"> ▲ {{ t('sheet.late') }}</span>
     </li>

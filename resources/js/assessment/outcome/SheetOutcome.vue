@@ -120,7 +120,7 @@ const practise = computed(() => {
       </li>
     </ul>
   </section>
-  <p v-if="attempt.part_code" class="mt-4">
+  <p v-if="attempt.part_code && attempt.concluded_at" class="mt-4">
     <RouterLink
       :to="{ name: 'part', params: { code: attempt.part_code } }"
       class="inline-flex min-h-12 items-center font-semibold"
