@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { readFile } from 'node:fs/promises';
-import { call, person, putAway } from './people';
+import { call, holdBadge, learnerId, machineScreen, person, putAway } from './people';
 
 /** Journeys that change the shop put it back as it was: other journeys count on it. */
 test.afterAll(putAway);
@@ -135,6 +135,45 @@ test('a drill set is there in two clicks, tools wear, and a machine goes out of 
   await lead.getByLabel('Why, in a sentence').fill('A new guard is on');
   await lead.getByRole('dialog').getByRole('button', { name: 'Put back into service' }).click();
   await expect(floor.getByRole('button', { name: 'Take out of service' })).toBeVisible();
+});
+
+test('a machine that nobody has shown is not run alone; shown in two minutes, it is', async ({ browser }) => {
+  const instructor = await person(browser, 'instructor@millstep.example');
+  const screen = await machineScreen(browser, 'inch-lathe', 'instructor@millstep.example');
+  await holdBadge(screen, 'Otis');
+  await expect(screen.getByText('Not familiar with this machine yet.')).toBeVisible();
+  await instructor.goto(`/learners/${await learnerId(instructor, 'Otis')}`);
+  await instructor.getByRole('button', { name: 'Show this machine: Inch lathe' }).click();
+  const dialog = instructor.getByRole('dialog', { name: /Inch lathe: shown to Otis/ });
+  await expect(dialog).toContainText('What differs from Metric lathe, which they know');
+  await expect(dialog).toContainText('here: At the left foot of the stand');
+  const enter = dialog.getByRole('button', { name: 'Enter: shown' });
+  await expect(enter).toBeDisabled();
+  for (const one of await dialog.getByRole('checkbox').all()) await one.check();
+  await enter.click();
+  await expect(instructor.locator('#machines').getByText('shown by an instructor')).toBeVisible();
+  await expect(instructor.getByRole('button', { name: 'Show this machine: Inch lathe' })).toHaveCount(0);
+  await screen.reload();
+  await holdBadge(screen, 'Otis');
+  await expect(screen.getByText('Not familiar with this machine yet.')).toHaveCount(0);
+});
+
+test('guards and stop are looked at at the start of the day; what is not in order stands still at once', async ({
+  browser,
+}) => {
+  const lead = await person(browser, 'lead@millstep.example');
+  await lead.goto('/workshop');
+  const drill = lead.getByRole('listitem').filter({ has: lead.getByRole('heading', { name: 'Hand power drill' }) });
+  await drill.getByRole('button', { name: 'Hand power drill, Guards and covers: ✓ in order' }).click();
+  await expect(drill.getByText('✓ Guards and covers: in order')).toBeVisible();
+  await drill.getByRole('button', { name: 'Hand power drill: Emergency stop, not in order' }).click();
+  await lead.getByLabel('Why, in a sentence').fill('The trigger sticks');
+  await lead.getByRole('dialog').getByRole('button', { name: 'Take out of service' }).click();
+  await expect(drill.getByText('The trigger sticks').first()).toBeVisible();
+  await drill.getByRole('button', { name: 'Put back into service' }).click();
+  await lead.getByLabel('Why, in a sentence').fill('The trigger was mended');
+  await lead.getByRole('dialog').getByRole('button', { name: 'Put back into service' }).click();
+  await expect(drill.getByRole('button', { name: 'Take out of service' })).toBeVisible();
 });
 
 test('a learner may look at the workshop, and change nothing of it', async ({ browser }) => {

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Assessment\SheetAttempt;
+use App\Competency\Familiar\KnownMachine;
+use App\Competency\Familiar\MachinesKnown;
 use App\Competency\LedgerEntry;
 use App\Competency\Standings;
 use App\Demo\DemoShop;
@@ -75,6 +78,21 @@ it('holds learners at every stage, one held, one lapsed, one with a narrow scope
     expect($record['permits'][0]['assessments'][0])->toMatchArray(['outcome' => 'stopped', 'attempts' => 1])
         ->and($record['permits'][0]['practice'])->toMatchArray(['count' => 3, 'minutes' => 95])
         ->and(array_column($record['permits'][0]['lessons'], 'completed'))->toBe(array_fill(0, 8, true));
+
+    // One learner each for what a record may hold beside its stages.
+    $holds = static fn (string $name): array => LedgerEntry::query()
+        ->where('learner_id', User::query()->where('name', 'like', "$name%")->value('id'))->pluck('type')->unique()->values()->all();
+    expect($holds('Ansel'))->toContain('familiarised')
+        ->and($holds('Cato'))->toContain('outcome_appealed')
+        ->and($holds('Emrys'))->toContain('sheet_put_away')
+        ->and(SheetAttempt::query()->where('second_wanted', true)->whereNull('second_viewed_at')->exists())->toBeTrue();
+    // Whoever is signed for a machine's permits knows the machine that they were assessed at.
+    $signed = LedgerEntry::query()->where('type', 'signed_off')->pluck('learner_id')->unique();
+    $known = app(MachinesKnown::class);
+    foreach (User::query()->findMany($signed->all()) as $each) {
+        $stands = array_filter($known->of($each), static fn (KnownMachine $one): bool => $one->stands());
+        expect($stands)->not->toBe([], $each->name);
+    }
 
     $queries = function (int $learners): int {
         DB::flushQueryLog();
