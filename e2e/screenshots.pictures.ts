@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { holdBadge, keepOpen, learnerId, machineScreen, person, putAway, sayWhat } from './people';
-import { hand, measure, say } from './sheet';
+import { hand, measure, openSheet, say } from './sheet';
 
 test.afterAll(putAway);
 
@@ -63,9 +63,7 @@ test('@picture', async ({ browser }) => {
   await instructor.screenshot({ path: `${FOLDER}/ready.png` });
 
   const tablet = await person(browser, 'instructor@millstep.example', { width: 1180, height: 820 });
-  await tablet.goto('/today');
-  await tablet.getByRole('link', { name: /Fia Grimwade/ }).click();
-  await tablet.getByRole('button', { name: /the sheet/ }).click();
+  await openSheet(tablet, 'Fia');
   for (const what of ['eyes', 'clothing', 'machine', 'drill', 'held', 'tried', 'path', 'key'])
     await say(tablet, what, 'met');
   await measure(tablet, 'dia-A', { reading: '9.12' });
