@@ -227,6 +227,12 @@ test('practice is confirmed, the statement acknowledged, and the instructor sign
   await fill(instructor, 'sign.pin', PIN);
   await press(instructor, 'sign.sign');
   await expect(instructor.getByTestId('stage')).toContainText('5');
+  // A permit without a sheet has nobody assessed at a machine: an instructor shows it.
+  await instructor.getByRole('button', { name: `${say('known.show')}: Press 1` }).click();
+  const shown = instructor.getByRole('dialog');
+  for (const box of await shown.getByRole('checkbox').all()) await box.check();
+  await press(shown, 'known.act');
+  await expect(shown).toHaveCount(0);
 });
 
 test('the machine runs for them alone', async ({ browser }) => {

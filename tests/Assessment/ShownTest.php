@@ -54,6 +54,7 @@ it('loses nothing by a further piece that is not passed, and all by one that is 
     $shown = fn (): array => array_column(app(ShownHere::class)->of($this->learner, $this->permit())->toArray(), 'materials');
     $stage = fn (): int => app(Standings::class)->one($this->learner, $this->permit())->place->stage->value;
     ($this->passed)();
+    $first = $this->attempt;
     ($this->sign)(['mild_steel'])->assertCreated();
     $this->policy(['sheet_wait_hours' => 0, 'sheet_exercises' => 0]);
     $this->attempt = ($this->open)('aluminium')->assertCreated()->json('id');
@@ -62,6 +63,8 @@ it('loses nothing by a further piece that is not passed, and all by one that is 
     [$out('learner'), $out('assessor')];
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk()->assertJsonPath('outcome', 'not_yet');
     expect($shown())->toBe([['mild_steel']])->and($stage())->toBe(5);
+    $rests = $this->getJson("/api/competency/learners/{$this->learner->id}/permits/drill-through-10/sign-off")->json('rests_on.sheets');
+    expect(array_column($rests, 'attempt'))->toBe([$first]);
     $this->attempt = ($this->open)('aluminium')->assertCreated()->json('id');
     put($this, 'key', ['result' => 'not_met'])->assertOk();
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk();
