@@ -43,7 +43,7 @@ final class MarkCriterion
      *
      * @throws Refusal `id_used`, `concluded`, `cancelled`, `stopped_already`, `no_criterion`, `learner_first`, `marked_already`,
      *     `second_is_done`, `not_this_seat`, `not_authorised`, `why_declined`, `no_gauge`,
-     *     `gauge_too_coarse`, `gauge_overdue`
+     *     `gauge_too_coarse`, `gauge_overdue`, `gauge_not_named`
      * @throws \MillStep\Core\Border\CoreException when a reading is not readable
      */
     public function __invoke(SheetAttempt $attempt, User $by, Seat $seat, array $given): SheetAttempt
@@ -176,8 +176,8 @@ final class MarkCriterion
         $gauge = ($given['gauge'] ?? '') === '' ? null
             : Gauge::query()->with('checks')->where('slug', $given['gauge'] ?? '')->first() ?? throw Refusal::because('no_gauge');
         $late = $gauge?->isPastDueOn($given['made_at']) ?? false;
-        if ($late && $this->shop->policy()->gaugesInDate) {
-            throw Refusal::because('gauge_overdue', ['gauge' => $gauge->name]);
+        if ($this->shop->policy()->gaugesInDate && ($gauge === null || $late)) {
+            throw $gauge === null ? Refusal::because('gauge_not_named') : Refusal::because('gauge_overdue', ['gauge' => $gauge->name]);
         }
         $wanted = $this->scoring->wanted($attempt, $criterion);
         // The mean of three decides in the end: with a gauge that cannot tell, it would decide by chance.

@@ -87,7 +87,9 @@ final class OpenSheet
                 'machine_id' => $machine?->id,
                 // Stamped before anything is measured, so that what is measured is that very part.
                 'part_code' => PartCode::free(),
-                'machine_state' => $checked === null ? null : ['service_note' => $machine->service_note, ...$checked->shown()],
+                'machine_state' => $checked === null ? null : [
+                    'service_note' => $machine->services()->value('reason'), ...$checked->shown(),
+                ],
                 'second_wanted' => SecondView::isDrawn($seed, $this->shop->policy()->secondViewEvery),
             ])->setRelation('sheet', $sheet);
             $exception?->update(['attempt_id' => $attempt->id]);

@@ -67,9 +67,10 @@ final class Evidence
         $latest = [];
         foreach ($entries->where('type', 'assessment_concluded') as $entry) {
             $code = Given::text($entry->details()['assessment'] ?? '');
-            // A further piece that is not passed takes nothing back, so what is passed is what counts.
-            $passed = ($entry->details()['outcome'] ?? '') === 'passed';
-            if (in_array($code, $codes, true) && ($passed || ! isset($latest[$code]))) {
+            // As the ledger folds them: a further piece that is not passed takes nothing back, a stop does.
+            $holds = isset($latest[$code]) && $latest[$code]->details()['outcome'] === 'passed'
+                && ($entry->details()['outcome'] ?? '') === 'not_yet';
+            if (in_array($code, $codes, true) && ! $holds) {
                 $latest[$code] = $entry;
             }
         }

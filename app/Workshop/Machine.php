@@ -64,6 +64,9 @@ final class Machine extends Model
         'reverses', 'stop', 'isolator', 'brake', 'locks',
     ];
 
+    /** When clocks go back. */
+    private const LONGEST_DAY_H = 25;
+
     protected $table = 'workshop_machines';
 
     protected $guarded = [];
@@ -128,7 +131,7 @@ final class Machine extends Model
     public function dayChecks(): HasMany
     {
         $checks = $this->hasMany(DayCheck::class);
-        $checks->where('at', '>', CarbonImmutable::now()->subDay())->orderByDesc('at')->orderByDesc('key');
+        $checks->where('at', '>', CarbonImmutable::now()->subHours(self::LONGEST_DAY_H))->orderByDesc('at')->orderByDesc('key');
 
         return $checks;
     }

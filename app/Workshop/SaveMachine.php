@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Workshop;
 
 use App\Support\Given;
+use App\Support\PowerLock;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use MillStep\Core\Border\Fields;
@@ -19,7 +20,8 @@ final class SaveMachine
     /**
      * @param  array<string, mixed>  $given  the machine's FIELDS; what is left out is none
      * @param  list<string>  $cribs  slugs of the cribs beside it
-     * @param  bool  $wordingOnly  the machine is as it was, and only said better: whoever knows it still does
+     * @param  bool  $wordingOnly  the machine is as it was, and only said better: whoever knows it still does. How its speed is changed and
+     *     what its scales show are no words: those count whatever is said
      *
      * @throws InvalidInput naming the field
      */
@@ -29,7 +31,11 @@ final class SaveMachine
         self::judge($fields);
 
         return DB::transaction(function () use ($machine, $fields, $given, $cribs, $slug, $wordingOnly): Machine {
-            $machine = $machine === null ? null : Machine::query()->lockForUpdate()->findOrFail($machine->id);
+            if ($machine !== null) {
+                // It may end what somebody knows who is about to be given power.
+                PowerLock::forRestriction();
+                $machine = Machine::query()->lockForUpdate()->findOrFail($machine->id);
+            }
             $before = $machine?->traits();
             $machine ??= new Machine([
                 'slug' => $slug ?? UniqueSlug::of(
@@ -41,8 +47,8 @@ final class SaveMachine
             ]);
             // What its screen speaks is no fact of the machine's.
             $machine->fill([...$fields, ...array_intersect_key($given, ['language' => 0])]);
-            if ($before !== null && ! $wordingOnly) {
-                $machine->trait_changes = [...$machine->trait_changes, ...self::changed($before, $machine->traits())];
+            if ($before !== null) {
+                $machine->trait_changes = [...$machine->trait_changes, ...self::changed($before, $machine->traits(), $wordingOnly)];
             }
             $machine->save();
             $machine->cribs()->sync(Crib::query()->whereIn('slug', $cribs)->pluck('id'));
@@ -52,14 +58,19 @@ final class SaveMachine
     }
 
     /** @return list<array{trait: string, from: string|null, to: string|null, at: string}> */
-    private static function changed(MachineTraits $before, MachineTraits $after): array
+    private static function changed(MachineTraits $before, MachineTraits $after, bool $wordingOnly): array
     {
-        return array_map(static fn (MachineTrait $trait): array => [
+        $changed = array_filter(
+            $after->differsFrom($before),
+            static fn (MachineTrait $trait): bool => ! $wordingOnly || ! $trait->isSaidInWords(),
+        );
+
+        return array_values(array_map(static fn (MachineTrait $trait): array => [
             'trait' => $trait->value,
             'from' => $before->says($trait),
             'to' => $after->says($trait),
             'at' => CarbonImmutable::now()->toIso8601ZuluString('microsecond'),
-        ], $after->differsFrom($before));
+        ], $changed));
     }
 
     /**

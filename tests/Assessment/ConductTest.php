@@ -74,8 +74,12 @@ it('is said by whoever may assess it and nobody else, and on no sheet that has e
 
 it('is no mark: a sheet on which only the clock was said is put away as if it had never been', function (): void {
     ($this->say)('started')->assertOk();
+    $this->travel(4)->minutes();
     $this->postJson("/api/assessment/attempts/{$this->attempt}/cancellation", ['because' => 'opened_by_mistake'])->assertOk()
         ->assertJsonPath('put_away_counts', false);
+    // The clock stands still then.
+    $this->travel(1)->hours();
+    $this->getJson("/api/assessment/attempts/{$this->attempt}")->assertJsonPath('conduct.worked_s', 4 * 60);
 });
 
 it('reads a printed sheet back, all of it or nothing, and the same reading once', function (): void {

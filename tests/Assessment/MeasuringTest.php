@@ -113,6 +113,8 @@ it('takes no reading with a gauge past its date, where the policy wants that, an
     ]);
     $read = fn (string $seat) => put($this, 'dia-A', ['reading' => ['value' => '9.1'], 'gauge' => $gauge->slug], $seat);
     $read('learner')->assertConflict()->assertJsonPath('code', 'gauge_overdue');
+    // Nobody knows when a gauge that is not named was checked.
+    put($this, 'dia-A', ['reading' => ['value' => '9.1']], 'learner')->assertConflict()->assertJsonPath('code', 'gauge_not_named');
     $check(now()->subYear()->toDateString(), now()->subDay()->toDateString());
     $read('learner')->assertConflict()->assertJsonPath('code', 'gauge_overdue');
     $check(now()->subMonth()->toDateString(), now()->addMonth()->toDateString());

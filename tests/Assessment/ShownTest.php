@@ -69,6 +69,8 @@ it('loses nothing by a further piece that is not passed, and all by one that is 
     put($this, 'key', ['result' => 'not_met'])->assertOk();
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk();
     expect($shown())->toBe([])->and($stage())->toBe(3);
+    $rests = $this->getJson("/api/competency/learners/{$this->learner->id}/permits/drill-through-10/sign-off")->json('rests_on.sheets');
+    expect(array_column($rests, 'attempt'))->toBe([$this->attempt]);
 });
 
 it('shows again what a correction took back, where the correction is taken back itself', function (): void {

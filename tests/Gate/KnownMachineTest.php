@@ -109,6 +109,26 @@ it('ends what they know, with grace, when the machine becomes another one', func
     'capitals' => [['stop' => 'RED  button, on the right'], false, false],
 ]);
 
+it('is not told that only the wording changed where speed or scale did: those are no words', function (): void {
+    $this->policy(['familiar_grace_days' => 0]);
+    $this->actingAs($this->by);
+    ($this->show)($this->all)->assertCreated();
+    ($this->save)(['speed_change' => 'stopped_and_isolated'], wordingOnly: true);
+    ($this->hold)()->assertJson(['decision' => 'no', 'reasons' => ['not_familiar', 'supervisor_absent']]);
+});
+
+it('starts a shop in which somebody is forgotten who used a machine', function (): void {
+    $gone = $this->person();
+    app(RecordEntry::class)($gone, $this->permit(), 'machine_time', ['minutes' => 20, 'machine' => 'second-drill'], $gone);
+    $gone->update(['active' => false]);
+    app(App\People\Pin::class)->change($lead = $this->person(App\People\Role::Lead), '1357');
+    app(App\People\ForgetPerson::class)($gone->refresh(), $lead, '1357');
+    DB::table('competency_used_before')->delete();
+    $this->artisan(KeepUsedBefore::class)->assertSuccessful();
+    expect(LedgerEntry::query()->where('type', 'familiarised')->where('learner_id', $gone->id)->count())->toBe(0)
+        ->and(DB::table('competency_used_before')->count())->toBe(1);
+});
+
 it('takes the grace from the policy in force, and at 0 ends at once', function (): void {
     $this->actingAs($this->by);
     ($this->show)($this->all)->assertCreated();

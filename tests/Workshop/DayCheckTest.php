@@ -73,6 +73,36 @@ it('stands on the sheet as it was found when that was opened, and in the ledger'
         ->toBe(['guards' => now()->toIso8601ZuluString(), 'stop' => null]);
 });
 
+it('forgets who looked, once they are forgotten', function (): void {
+    $other = $this->instructor();
+    $this->actingAs($other);
+    ($this->tap)('guards')->assertOk();
+    $attempt = ($this->open)()->assertCreated()->json('id');
+    $name = $other->name;
+    $other->update(['active' => false]);
+    app(App\People\Pin::class)->change($lead = $this->person(App\People\Role::Lead), '1357');
+    app(App\People\ForgetPerson::class)($other->refresh(), $lead, '1357');
+    expect(json_encode(SheetAttempt::query()->findOrFail($attempt)->machine_state))->not->toContain($name);
+});
+
+it('finds a look of the same day on the longest day of the year, too', function (): void {
+    $this->policy(['time_zone' => 'Europe/Dublin']);
+    // Clocks go back in the night before: that day has 25 hours.
+    $this->travelTo(new DateTimeImmutable('2031-10-26T00:10:00+01:00'));
+    ($this->tap)('guards')->assertOk();
+    $this->travelTo(new DateTimeImmutable('2031-10-26T23:50:00+00:00'));
+    expect(collect($this->getJson('/api/workshop/machines')->json())->firstWhere('slug', 'bench-drill')['checked_today']['guards'])
+        ->not->toBeNull();
+});
+
+it('keeps on the sheet what was said of the machine last', function (): void {
+    $machine = Machine::query()->where('slug', 'bench-drill')->firstOrFail();
+    $lead = $this->person(App\People\Role::Lead);
+    app(App\Workshop\ChangeService::class)($machine, false, 'The belt slips', $this->by, fake_uuid());
+    app(App\Workshop\ChangeService::class)($machine, true, 'A new belt is on', $lead, fake_uuid());
+    ($this->open)()->assertCreated()->assertJsonPath('machine_state.service_note', 'A new belt is on');
+});
+
 it('opens no sheet at a machine that was not looked at, where the shop wants that', function (): void {
     $this->policy(['day_check_required' => true]);
     ($this->open)()->assertConflict()->assertJsonPath('code', 'not_checked_today');

@@ -117,7 +117,7 @@ final class SheetAttemptResource extends JsonResource
             ])->all()),
             'next' => $attempt->isOpen() ? array_column($conduct->next(), 'value') : [],
             'paused' => $conduct->isPaused(),
-            'worked_s' => $conduct->workedSeconds($attempt->concluded_at ?? CarbonImmutable::now()),
+            'worked_s' => $conduct->workedSeconds($attempt->concluded_at ?? $attempt->cancelled_at ?? CarbonImmutable::now()),
         ];
     }
 

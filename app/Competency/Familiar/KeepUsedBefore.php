@@ -7,6 +7,7 @@ namespace App\Competency\Familiar;
 use App\Competency\LedgerEntry;
 use App\Competency\RecordEntry;
 use App\People\User;
+use App\Support\Given;
 use App\Workshop\Machine;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
@@ -34,37 +35,39 @@ final class KeepUsedBefore extends Command
             }
             $now = CarbonImmutable::now();
             DB::table('competency_used_before')->insert(['at' => $now]);
-            $used = self::used($now);
-            foreach ($used as [$person, $machine]) {
-                $record($person, null, 'familiarised', ['machine' => $machine, 'because' => 'used_before'], $person, $now);
+            $machines = Given::texts(Machine::query()->pluck('slug')->all());
+            $written = 0;
+            // One after the other, however long the ledger is; of whoever is forgotten nothing more is said.
+            foreach (User::query()->whereNull('forgotten_at')->orderBy('id')->lazyById() as $person) {
+                foreach (array_intersect($machines, self::used($person, $now)) as $machine) {
+                    $record($person, null, 'familiarised', ['machine' => $machine, 'because' => 'used_before'], $person, $now);
+                    $written++;
+                }
             }
 
-            return count($used);
+            return $written;
         });
         $written === 0 || $this->info("$written machines count as known to whoever used them in the year before.");
 
         return self::SUCCESS;
     }
 
-    /** @return list<array{User, string}> each person and machine once */
-    private static function used(CarbonImmutable $now): array
+    /** @return list<string> slugs of the machines that somebody was at for certain, also such as are not there any more */
+    private static function used(User $person, CarbonImmutable $now): array
     {
-        $machines = Machine::query()->pluck('slug')->all();
-        $people = User::query()->get()->keyBy('id');
-        $entries = LedgerEntry::query()->whereIn('type', ['machine_time', 'practice_confirmed', 'corrected'])
+        $entries = LedgerEntry::query()->where('learner_id', $person->id)->whereIn('type', ['machine_time', 'practice_confirmed', 'corrected'])
             ->where('happened_at', '>=', $now->subYear())->orderBy('seq')->get();
         $corrected = LedgerEntry::corrected($entries);
         $used = [];
-        foreach ($entries->where('type', '!=', 'corrected') as $entry) {
+        foreach ($entries as $entry) {
             $said = $entry->details();
-            $machine = $said['machine'] ?? null;
-            // A turn that nobody confirmed proves nobody at the machine.
-            $proves = ! isset($corrected[$entry->id]) && ($said['confirmed'] ?? true) === true;
-            if ($proves && is_string($machine) && in_array($machine, $machines, true) && isset($people[$entry->learner_id])) {
-                $used["$entry->learner_id $machine"] = [$people[$entry->learner_id], $machine];
+            // A turn that nobody confirmed proves nobody there; what takes one back counts whatever its date, what gives does not.
+            $counts = $entry->happened_at <= $now && ! isset($corrected[$entry->id]) && ($said['confirmed'] ?? true) === true;
+            if ($counts && isset($said['machine'])) {
+                $used[] = Given::text($said['machine']);
             }
         }
 
-        return array_values($used);
+        return array_values(array_unique($used));
     }
 }

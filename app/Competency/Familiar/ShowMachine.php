@@ -53,9 +53,15 @@ final class ShowMachine
     /** Whoever may sign for what the machine is for, and at this machine. */
     public static function isAuthorised(User $by, Machine $machine): bool
     {
-        $of = $by->teaches() ? Authorisation::of($by, Permit::ofMachine($machine)) : [];
+        return self::isOneOf($by->teaches() ? Authorisation::of($by, Permit::ofMachine($machine)) : [], $machine);
+    }
 
-        return array_filter($of, static fn (Authorisation $one): bool => $one->isAt($machine)) !== [];
+    /** @param  array<int, Authorisation>  $standing  by the permit's id */
+    public static function isOneOf(array $standing, Machine $machine): bool
+    {
+        $here = array_intersect_key($standing, array_flip(Permit::ofMachine($machine)->modelKeys()));
+
+        return array_filter($here, static fn (Authorisation $one): bool => $one->isAt($machine)) !== [];
     }
 
     /**

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Competency\Http;
 
+use App\Competency\Authorisation;
 use App\Competency\Familiar\KnownMachine;
 use App\Competency\Familiar\MachinesKnown;
 use App\Competency\Familiar\ShowMachine;
+use App\Competency\Permit;
 use App\People\User;
 use App\Workshop\Machine;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -19,9 +21,11 @@ final class KnownMachineController
 {
     public function index(User $learner, MachinesKnown $known, #[CurrentUser] User $user): JsonResponse
     {
+        $may = $learner->is($user) || ! $user->teaches() ? [] : Authorisation::of($user, Permit::query()->get());
+
         return new JsonResponse(array_map(static fn (KnownMachine $one): array => [
             ...$one->shown(),
-            'may_show' => ! $learner->is($user) && ShowMachine::isAuthorised($user, $one->machine),
+            'may_show' => ShowMachine::isOneOf($may, $one->machine),
         ], $known->of($learner)));
     }
 

@@ -46,7 +46,14 @@ final readonly class PaperMarks
             throw self::fault('empty', '');
         }
 
-        return new self(array_intersect_key(array_replace(array_fill_keys(array_column($lines, 'id'), 'met'), $found), $found));
+        $ordered = [];
+        foreach (array_column($lines, 'id') as $id) {
+            if (isset($found[$id])) {
+                $ordered[$id] = $found[$id];
+            }
+        }
+
+        return new self($ordered);
     }
 
     /**

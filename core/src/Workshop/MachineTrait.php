@@ -14,6 +14,12 @@ enum MachineTrait: string
     case Locks = 'locks';
     case Scale = 'scale';
 
+    /** In the shop's own words, which may be put better. */
+    public function isSaidInWords(): bool
+    {
+        return $this !== self::SpeedChange && $this !== self::Scale;
+    }
+
     /** Where a hand must find it without looking: shown also where nobody has written it down, and where two records say the same. */
     public function isFoundBlind(): bool
     {

@@ -7,7 +7,7 @@ import { computed, ref, useTemplateRef, watch } from 'vue';
 import { useI18n } from 'vue-i18n';
 import CriterionList from './CriterionList.vue';
 import ConductBar from '@/assessment/conduct/ConductBar.vue';
-import MachineState from '@/assessment/MachineState.vue';
+import SheetHead from '@/assessment/SheetHead.vue';
 import OpenSheets from '@/assessment/opening/OpenSheets.vue';
 import PersonalSizes from '@/assessment/measuring/PersonalSizes.vue';
 import ReadingHand from '@/assessment/measuring/ReadingHand.vue';
@@ -168,20 +168,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
 
 <template>
   <OpenSheets :current="attempt.id" />
-  <div class="mt-3 flex flex-wrap items-baseline gap-x-6">
-    <h1>{{ attempt.sheet.title }}: {{ attempt.learner.name }}</h1>
-    <p class="text-quiet">
-      {{
-        t('sheet.facts', {
-          part: attempt.sheet.part,
-          material: attempt.sheet.material,
-          machine: attempt.sheet.machine ?? '',
-          assessor: attempt.assessor,
-        })
-      }}
-    </p>
-  </div>
-  <MachineState v-if="attempt.machine_state" :state="attempt.machine_state" />
+  <div class="mt-3"><SheetHead :attempt="attempt" /></div>
   <SecondLot v-if="seat === 'assessor'" :attempt="attempt" />
   <PersonalSizes :attempt="attempt" />
   <PlanLinks :plans="attempt.plans" />

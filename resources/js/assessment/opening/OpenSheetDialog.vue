@@ -41,6 +41,11 @@ watch(
   },
   { immediate: true },
 );
+const unchecked = computed(
+  () =>
+    opening.data.value?.check_required === true &&
+    !(chosen.value?.checked_today.guards?.good && chosen.value.checked_today.stop?.good),
+);
 const id = uuid();
 const open = useAction(
   () =>
@@ -72,7 +77,7 @@ const pieces = computed(() =>
     :title="t('opening.title', { sheet: sheet.title, name: learner.name })"
     :label="t('opening.act')"
     :busy="open.busy.value"
-    :disabled="!chosen"
+    :disabled="!chosen || unchecked"
     :error="open.error.value"
     @yes="open.run(undefined)"
     @close="emit('close')"
@@ -92,6 +97,7 @@ const pieces = computed(() =>
       />
       <p v-else class="mt-4 font-semibold text-no">✕ {{ t('opening.noMachine') }}</p>
       <DayCheck v-if="chosen" :key="chosen.slug" class="mt-4" :machine="chosen" />
+      <p v-if="chosen && unchecked" class="mt-2 font-semibold text-supervised">▲ {{ t('opening.check') }}</p>
     </PageState>
   </AskDialog>
 </template>

@@ -4,7 +4,7 @@ import { useMe } from '@/api/useMe';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import { useConduct } from '@/assessment/conduct/useConduct';
-import MachineState from '@/assessment/MachineState.vue';
+import SheetHead from '@/assessment/SheetHead.vue';
 import EndedCriterion from './EndedCriterion.vue';
 import LearnersWord from './LearnersWord.vue';
 import PersonalSizes from '@/assessment/measuring/PersonalSizes.vue';
@@ -31,25 +31,13 @@ const practise = computed(() => {
 </script>
 
 <template>
-  <div class="flex flex-wrap items-baseline gap-x-6">
-    <h1>{{ attempt.sheet.title }}: {{ attempt.learner.name }}</h1>
-    <p class="text-quiet">
-      {{
-        t('sheet.facts', {
-          part: attempt.sheet.part,
-          material: attempt.sheet.material,
-          machine: attempt.sheet.machine ?? '',
-          assessor: attempt.assessor,
-        })
-      }}
-      {{ d(attempt.started_at, { dateStyle: 'medium' }) }}. {{ t('sheet.version', { version: attempt.sheet.version }) }}
-    </p>
-  </div>
+  <SheetHead :attempt="attempt">
+    {{ d(attempt.started_at, { dateStyle: 'medium' }) }}. {{ t('sheet.version', { version: attempt.sheet.version }) }}
+  </SheetHead>
   <p v-if="attempt.conduct.said.length > 0" class="text-sm text-quiet">
     {{ t('sheet.conduct') }}: {{ times(attempt.conduct.said) }} ·
     {{ t('sheet.worked', { time: time(attempt.conduct.worked_s) }) }}
   </p>
-  <MachineState v-if="attempt.machine_state" :state="attempt.machine_state" />
   <p v-if="attempt.assessor_may && attempt.viewer !== 'learner'" class="text-sm text-quiet">
     {{
       attempt.assessor_may.ground
