@@ -194,6 +194,19 @@ it('lays arrays before the core at the border only, and in ever fewer places', f
     expect($places)->toBeLessThanOrEqual(51);
 });
 
+it('has no two tests of one suite that name a helper alike: run whole, the second would end it', function (string $suite): void {
+    $root = dirname(__DIR__);
+    $named = [];
+    $files = new RegexIterator(new RecursiveIteratorIterator(new RecursiveDirectoryIterator("$root/$suite")), '/\.php$/');
+    foreach ($files as $file) {
+        preg_match_all('/^(?:function|const) \w+/m', (string) file_get_contents((string) $file), $found);
+        foreach ($found[0] as $name) {
+            $named[str_starts_with($name, 'function') ? strtolower($name) : $name][] = str_replace("$root/", '', (string) $file);
+        }
+    }
+    expect(array_filter($named, static fn (array $files): bool => count($files) > 1))->toBe([]);
+})->with(['core/tests', 'tests']);
+
 it('has no PHP line longer than 140 characters', function (): void {
     $root = dirname(__DIR__).'/';
     $long = [];

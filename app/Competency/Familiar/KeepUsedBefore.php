@@ -55,7 +55,8 @@ final class KeepUsedBefore extends Command
     /** @return list<string> slugs of the machines that somebody was at for certain, also such as are not there any more */
     private static function used(User $person, CarbonImmutable $now): array
     {
-        $entries = LedgerEntry::query()->where('learner_id', $person->id)->whereIn('type', ['machine_time', 'practice_confirmed', 'corrected'])
+        $entries = LedgerEntry::query()->where('learner_id', $person->id)
+            ->whereIn('type', ['machine_time', 'practice_confirmed', 'corrected'])
             ->where('happened_at', '>=', $now->subYear())->orderBy('seq')->get();
         $corrected = LedgerEntry::corrected($entries);
         $used = [];

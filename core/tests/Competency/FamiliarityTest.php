@@ -9,22 +9,22 @@ use MillStep\Core\Competency\MachineChange;
 use MillStep\Core\Workshop\MachineTrait;
 use MillStep\Core\Workshop\MachineTraits;
 
-function day(string $day): DateTimeImmutable
+function on_day(string $day): DateTimeImmutable
 {
     return new DateTimeImmutable("2031-{$day}T09:00:00Z");
 }
 
 /** @return list<MachineChange> */
-function changes(array ...$lines): array
+function machine_changes(array ...$lines): array
 {
     return array_map(static fn (array $line): MachineChange => new MachineChange(
-        $line[1], $line[2], $line[3], day($line[0]),
+        $line[1], $line[2], $line[3], on_day($line[0]),
     ), $lines);
 }
 
 it('ends with grace when the machine is no longer what they were shown', function (array $changes, ?string $until): void {
-    $known = new Familiarity(day('03-01'), 'entry');
-    expect($known->until(changes(...$changes), 14)?->format('m-d'))->toBe($until);
+    $known = new Familiarity(on_day('03-01'), 'entry');
+    expect($known->until(machine_changes(...$changes), 14)?->format('m-d'))->toBe($until);
 })->with([
     'as it was' => [[], null],
     'changed before they were shown it' => [[['02-01', 'brake', 'none', 'foot bar']], null],
@@ -46,12 +46,12 @@ it('ends with grace when the machine is no longer what they were shown', functio
 ]);
 
 it('stands from its instant to the end of its grace, to the second', function (): void {
-    $known = new Familiarity(day('03-01'), 'sheet');
-    $changed = changes(['04-01', 'stop', 'left', 'right']);
-    expect($known->stands($changed, 14, day('04-15')->modify('-1 second')))->toBeTrue()
-        ->and($known->stands($changed, 14, day('04-15')))->toBeFalse()
-        ->and($known->stands($changed, 0, day('04-01')))->toBeFalse()
-        ->and($known->stands([], 14, day('03-01')->modify('-1 second')))->toBeFalse()
+    $known = new Familiarity(on_day('03-01'), 'sheet');
+    $changed = machine_changes(['04-01', 'stop', 'left', 'right']);
+    expect($known->stands($changed, 14, on_day('04-15')->modify('-1 second')))->toBeTrue()
+        ->and($known->stands($changed, 14, on_day('04-15')))->toBeFalse()
+        ->and($known->stands($changed, 0, on_day('04-01')))->toBeFalse()
+        ->and($known->stands([], 14, on_day('03-01')->modify('-1 second')))->toBeFalse()
         ->and($known->changed($changed))->toHaveKeys(['stop']);
 });
 
@@ -85,7 +85,7 @@ it('is the machine of a passed sheet, what was used before, or what was shown; t
     ];
     $knows = static fn (array $lines): array => array_map(
         static fn (Familiarity $one): string => $one->because.' '.$one->at->format('m-d'),
-        Ledger::fromFields(Fields::of(['ledger' => $lines]))->asOf(day('12-01'))->machines,
+        Ledger::fromFields(Fields::of(['ledger' => $lines]))->asOf(on_day('12-01'))->machines,
     );
     expect($knows([$sheet('01-01', 'passed')]))->toBe([])
         ->and($knows([$sheet('01-01', 'passed', ['machine' => 'bench'])]))->toBe(['bench' => 'sheet 01-01'])
