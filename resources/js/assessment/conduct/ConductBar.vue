@@ -45,7 +45,7 @@ const say = useCommand((moment: Schemas['Moment'], id) => ({
   <section class="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2 print:hidden" :aria-label="t('sheet.conduct')">
     <p v-if="conduct.said.length === 0" class="min-w-0 grow basis-64 text-quiet">{{ t('sheet.notBegun') }}</p>
     <p v-else class="min-w-0 grow basis-64" :class="{ 'font-semibold text-supervised': conduct.paused }">
-      <template v-if="conduct.paused">▲ {{ t('sheet.pausedNow') }} </template>
+      <span v-if="conduct.paused" class="mr-3">▲ {{ t('sheet.pausedNow') }}</span>
       <span class="reading">{{ t('sheet.worked', { time: time(worked) }) }}</span>
       <span class="ml-3 text-sm text-quiet">{{ times(conduct.said) }}</span>
     </p>

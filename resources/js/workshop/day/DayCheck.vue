@@ -35,7 +35,7 @@ const when = ({ at, by }: NonNullable<Schemas['DayChecked']>) =>
           <span class="text-quiet">{{ when(found(part)!) }}</span>
         </template>
         <template v-else>
-          <span class="grow">○ {{ t(`day.${part}`) }}: {{ found(part) ? t('day.bad') : t('day.notYet') }}</span>
+          <span class="basis-full">○ {{ t(`day.${part}`) }}: {{ found(part) ? t('day.bad') : t('day.notYet') }}</span>
           <button
             type="button"
             class="min-h-12 border border-quiet px-4 font-semibold"
