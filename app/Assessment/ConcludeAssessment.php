@@ -21,7 +21,7 @@ final class ConcludeAssessment
     }
 
     /**
-     * @throws Refusal `cancelled`, `own_record`, `not_this_seat`, `not_authorised`, `too_far_apart`; `incomplete` while
+     * @throws Refusal `cancelled`, `own_record`, `not_this_seat`, `not_authorised`, `too_far_apart`, `answers_missing`; `incomplete` while
      *     criteria are open, unless a critical one has stopped it
      */
     public function __invoke(SheetAttempt $attempt, User $by, ?CarbonImmutable $at = null): SheetAttempt
@@ -44,6 +44,9 @@ final class ConcludeAssessment
             }
             if ($score->outcome !== Outcome::Stopped && ($apart = $this->apart($attempt)) !== []) {
                 throw Refusal::because('too_far_apart', ['lines' => $apart]);
+            }
+            if ($score->outcome !== Outcome::Stopped && ($unsaid = self::unsaid($attempt)) !== []) {
+                throw Refusal::because('answers_missing', ['lines' => $unsaid]);
             }
             // A stop is concluded whoever is there: by the shop itself, if need be.
             $score->outcome === Outcome::Stopped || $this->who->mustBeAuthorised($by, $attempt);
@@ -75,6 +78,15 @@ final class ConcludeAssessment
 
             return $attempt->load('assessor');
         });
+    }
+
+    /** @return list<string> reasons that were asked for, and of whose answer not a word is written down */
+    private static function unsaid(SheetAttempt $attempt): array
+    {
+        $asked = array_filter($attempt->criteria(), static fn (array $line): bool => ($line['follow_ups'] ?? []) !== []
+            && array_filter($attempt->marks()->notes($line['id']), static fn (Mark $note): bool => $note->seat === Seat::Assessor) === []);
+
+        return array_values(array_column($asked, 'text'));
     }
 
     /** @return list<string> measured lines at which learner and assessor still lie too far apart: one of the two reads wrongly */

@@ -89,6 +89,7 @@ final class OpenSheet
                 'part_code' => PartCode::free(),
                 'machine_state' => $checked === null ? null : [
                     'service_note' => $machine->services()->value('reason'), ...$checked->shown(),
+                    'speed_change' => $machine->speed_change,
                 ],
                 'second_wanted' => SecondView::isDrawn($seed, $this->shop->policy()->secondViewEvery),
             ])->setRelation('sheet', $sheet);

@@ -23,10 +23,14 @@ use MillStep\Core\Assessment\Variant;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Competency\ShownWork;
+use MillStep\Core\Workshop\MachineSpec;
 
 /** A version of a practical sheet, out of its file and what it is in other languages. */
 final class PublishSheet
 {
+    /** Characters of a reason that says something. */
+    private const LEAST_REASON = 3;
+
     public function __construct(private readonly ShopNow $shop)
     {
     }
@@ -71,6 +75,7 @@ final class PublishSheet
             ...$this->unreadable($file, $criteria, $part),
             ...self::unknownLessons($file, $criteria),
             ...self::unreadablePieces($file, $criteria),
+            ...self::unfinishedLines($file, $criteria),
         );
         foreach ($translations as $said) {
             foreach (['criteria', 'dimensions', 'tasks'] as $list) {
@@ -79,6 +84,7 @@ final class PublishSheet
                     $faults[] = ContentFault::at($said->file, $said->lineOf($list), 'untranslated', ['id' => $id]);
                 }
             }
+            array_push($faults, ...self::saidInPart($values, $said));
         }
         FaultyContent::unless($faults);
         $row = [
@@ -88,7 +94,7 @@ final class PublishSheet
             'variants' => Given::rows($values['variants'] ?? null),
             'translations' => array_map(static fn (YamlText $said): array => array_intersect_key(
                 $said->values,
-                ['title' => 0, 'criteria' => 0, 'dimensions' => 0, 'tasks' => 0],
+                ['title' => 0, 'criteria' => 0, 'dimensions' => 0, 'tasks' => 0, 'variants' => 0],
             ), $translations),
         ];
         $gates = $this->gates($values['gates'] ?? null, $criteria);
@@ -187,6 +193,72 @@ final class PublishSheet
                 Task::fromFields(Fields::of($task))->key($personal);
             } catch (CoreException $fault) {
                 $faults[] = $saying('tasks', Given::text($task['id'] ?? null), $fault);
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * What is said for some machines or pieces, or asked after an answer, is said in each language, or nobody there can assess by it.
+     *
+     * @param  array<string, mixed>  $values
+     * @return list<ContentFault>
+     */
+    private static function saidInPart(array $values, YamlText $said): array
+    {
+        $faults = [];
+        $lines = Given::fields($said->values['criteria'] ?? null);
+        $untranslated = static fn (string $list, string $id): ContentFault => ContentFault::at(
+            $said->file, $said->lineOf($list), 'untranslated', ['id' => $id],
+        );
+        foreach (Given::rows($values['criteria'] ?? null) as $line) {
+            $id = Given::text($line['id'] ?? null);
+            $other = Given::fields($lines[$id] ?? null);
+            foreach (['levels_for', 'follow_ups'] as $key) {
+                foreach (array_diff_key(Given::fields($line[$key] ?? null), Given::fields($other[$key] ?? null)) as $part => $_) {
+                    $faults[] = $untranslated('criteria', "$id.$key.$part");
+                }
+            }
+        }
+        foreach (Given::rows($values['variants'] ?? null) as $piece) {
+            $key = Given::text($piece['key'] ?? null);
+            $other = Given::fields(Given::fields(Given::fields($said->values['variants'] ?? null)[$key] ?? null)['replaces'] ?? null);
+            foreach (Given::fields($piece['replaces'] ?? null) as $id => $with) {
+                $words = array_intersect_key(Given::fields($with), ['text' => 0, 'levels' => 0]);
+                foreach (array_diff_key($words, Given::fields($other[$id] ?? null)) as $part => $_) {
+                    $faults[] = $untranslated('variants', "$key.$id.$part");
+                }
+            }
+        }
+
+        return $faults;
+    }
+
+    /**
+     * Levels for a machine name a way of setting its speed that there is, and every verdict; a measured line that nobody must get right
+     * says why not.
+     *
+     * @param  list<array<string, mixed>>  $criteria
+     * @return list<ContentFault>
+     */
+    private static function unfinishedLines(YamlText $file, array $criteria): array
+    {
+        $faults = [];
+        foreach ($criteria as $line) {
+            $id = Given::text($line['id'] ?? null);
+            $at = $file->lineOfEntry('criteria', $id);
+            foreach (Given::fields($line['levels_for'] ?? null) as $change => $levels) {
+                if (! in_array($change, MachineSpec::SPEED_CHANGES, true)
+                    || array_diff_key(Given::fields($line['levels'] ?? null), Given::fields($levels)) !== []) {
+                    $faults[] = ContentFault::at(
+                        $file->file, $at, 'levels_for', ['id' => $id, 'for' => $change, 'may' => MachineSpec::SPEED_CHANGES],
+                    );
+                }
+            }
+            if (($line['kind'] ?? '') === 'measured' && ($line['critical'] ?? false) !== true
+                && mb_strlen(trim(Given::text($line['not_critical_because'] ?? null))) < self::LEAST_REASON) {
+                $faults[] = ContentFault::at($file->file, $at, 'measured_not_critical', ['id' => $id]);
             }
         }
 

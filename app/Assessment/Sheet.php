@@ -21,7 +21,9 @@ use MillStep\Core\Border\Fields;
  *
  * @phpstan-type SheetCriterion array{id: string, text: string, kind: 'observed'|'measured'|'judged', weight: float, critical: bool,
  *     critical_prompt_stops: bool, group: string, scale_max?: int, measure?: string, hole?: string, feature?: string,
- *     dimension?: string, lesson?: string, x_mm?: float, y_mm?: float, levels?: array<string, string>}
+ *     dimension?: string, lesson?: string, x_mm?: float, y_mm?: float, levels?: array<string, string>,
+ *     levels_for?: array<string, array<string, string>>, must?: bool, review?: list<string>, follow_ups?: list<string>,
+ *     not_critical_because?: string}
  * @phpstan-type SheetTask array{id: string, text: string, criterion?: string}
  *
  * @property int $id
@@ -60,7 +62,7 @@ final class Sheet extends Model
 
     public static function spoken(): array
     {
-        return ['title', 'criteria', 'dimensions', 'tasks'];
+        return ['title', 'criteria', 'dimensions', 'tasks', 'variants'];
     }
 
     protected function casts(): array
@@ -141,18 +143,6 @@ final class Sheet extends Model
         return Machine::query()->where('in_service', true)->orderBy('id')->get()
             ->filter(fn (Machine $machine): bool => $this->isDoneAt($machine))
             ->sortBy(fn (Machine $machine): int => $machine->kind === $this->machine_kind ? 0 : 1)->values();
-    }
-
-    /** @return SheetCriterion|null */
-    public function criterion(string $id, ?string $variant = null): ?array
-    {
-        foreach ($this->lines($variant) as $criterion) {
-            if ($criterion['id'] === $id) {
-                return $criterion;
-            }
-        }
-
-        return null;
     }
 
     /**

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use MillStep\Core\Assessment\AppealAnswer;
+use MillStep\Core\Assessment\LinesFor;
 use MillStep\Core\Assessment\Outcome;
 use MillStep\Core\Assessment\PutAwayBecause;
 use MillStep\Core\Assessment\TryEnded;
@@ -88,6 +89,9 @@ final class SheetAttempt extends Model
     ];
 
     private ?Marks $marks = null;
+
+    /** @var array<string, list<SheetCriterion>> by language */
+    private array $criteria = [];
 
     /** @var array<string, Length>|null drawn once: each measured line asks */
     private ?array $personal = null;
@@ -192,16 +196,35 @@ final class SheetAttempt extends Model
         return $this->personal ??= $this->sheet->ranges()->draw($this->seed);
     }
 
-    /** @return list<SheetCriterion> the lines of its sheet, for the piece that it is done on */
+    /** @return list<SheetCriterion> the lines of its sheet: for its piece and its machine, with the reasons that were drawn for it */
     public function criteria(): array
     {
-        return $this->sheet->lines($this->variant);
+        // Each mark asks for them some ten times.
+        /** @var list<SheetCriterion> */
+        return $this->criteria[app()->getLocale()] ??= LinesFor::drawn(
+            LinesFor::machine($this->sheet->lines($this->variant), $this->speedChange()),
+            $this->seed,
+        );
+    }
+
+    /** How the speed of its machine was set when it was opened: what is looked for there does not change under it. */
+    private function speedChange(): ?string
+    {
+        $kept = $this->machine_state['speed_change'] ?? null;
+
+        return is_string($kept) ? $kept : $this->atMachine()?->speed_change;
     }
 
     /** @return SheetCriterion|null */
     public function criterion(string $id): ?array
     {
-        return $this->sheet->criterion($id, $this->variant);
+        foreach ($this->criteria() as $criterion) {
+            if ($criterion['id'] === $id) {
+                return $criterion;
+            }
+        }
+
+        return null;
     }
 
     /** The machine that was chosen for it, or the one that its sheet is for. */

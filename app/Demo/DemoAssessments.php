@@ -8,6 +8,7 @@ use App\Assessment\AnswerTasks;
 use App\Assessment\Apart;
 use App\Assessment\ConcludeAssessment;
 use App\Assessment\MarkCriterion;
+use App\Assessment\NoteOnSheet;
 use App\Assessment\OpenSheet;
 use App\Assessment\PutSheetAway;
 use App\Assessment\Scoring;
@@ -71,6 +72,7 @@ final class DemoAssessments
         private readonly SaySecond $saySecond,
         private readonly Scoring $scoring,
         private readonly PutSheetAway $putSheetAway,
+        private readonly NoteOnSheet $note,
     ) {
         $this->random = new Randomizer(new Mt19937(1859));
     }
@@ -164,6 +166,10 @@ final class DemoAssessments
         $result = $this->seen($criterion, $outcome, $assessor, $stops);
         $this->prompted += $result === 'prompted' ? 1 : 0;
         $this->write($attempt, $assessor, Seat::Assessor, $criterion, ['result' => $result]);
+        if (isset($criterion['follow_ups'])) {
+            $said = Str::ucfirst(Str::after($criterion['levels']['met'] ?? '', 'Says '));
+            ($this->note)($attempt, $assessor, (string) Str::uuid7(), $criterion['id'], $said, CarbonImmutable::now());
+        }
         if ($second !== null) {
             // On burrs and on easing off the two have eyes of their own.
             $otherwise = $result === 'met' && in_array($criterion['id'], ['deburred', 'eased'], true) && $this->chance(0.45);

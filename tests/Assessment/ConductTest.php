@@ -93,12 +93,12 @@ it('reads a printed sheet back, all of it or nothing, and the same reading once'
     // What was marked otherwise at the machine is changed, and says why.
     put($this, 'tried', ['result' => 'met'])->assertOk();
     $this->travel(5)->minutes();
-    ($this->paper)(($this->line)('tried').' -')->assertOk()->assertJsonPath('criteria.5.mark.result', 'not_met')
-        ->assertJsonPath('criteria.5.mark.why', 'Read from the printed sheet');
+    ($this->paper)(($this->line)('tried').' -')->assertOk()->assertJsonPath('criteria.6.mark.result', 'not_met')
+        ->assertJsonPath('criteria.6.mark.why', 'Read from the printed sheet');
 });
 
 it('reads what stops last, wherever it stands on the paper', function (): void {
-    $last = ($this->line)('why-3');
-    ($this->paper)("1 -; 2-$last +")->assertOk()->assertJsonPath('stopped.criterion', 'eyes');
+    $last = ($this->line)(reasons($this)[2]);
+    ($this->paper)("1 +; 2 -; 3-$last +")->assertOk()->assertJsonPath('stopped.criterion', 'eyes');
     expect(Mark::query()->where('kind', 'verdict')->count())->toBe($last);
 });

@@ -28,7 +28,7 @@ it('is kept half filled, and opened again where it was left', function (): void 
         ['id' => fake_uuid(), 'sheet' => 'PS-through-holes', 'learner_id' => $this->learner->id],
     )
         ->assertCreated();
-    expect($again->json('id'))->toBe($this->attempt)->and($again->json('criteria.0.mark.result'))->toBe('met');
+    expect($again->json('id'))->toBe($this->attempt)->and($again->json('criteria.1.mark.result'))->toBe('met');
 });
 
 it('is scored by the core and concluded once', function (): void {
@@ -48,8 +48,8 @@ it('is scored by the core and concluded once', function (): void {
 
 it('comes to what its marks come to', function (array $marks, string $outcome): void {
     fillSheet($this);
-    foreach ($marks as $criterion => $mark) {
-        $last = put($this, $criterion, $mark)->assertOk();
+    foreach ([...$marks, ...isset($marks['reasons']) ? array_fill_keys(reasons($this), $marks['reasons']) : []] as $criterion => $mark) {
+        $last = $criterion === 'reasons' ? null : put($this, $criterion, $mark)->assertOk();
     }
     expect($last->json('score.outcome'))->toBe($outcome);
 })->with([
@@ -68,7 +68,7 @@ it('comes to what its marks come to', function (array $marks, string $outcome): 
     'too much missing' => [
         [
             ...array_fill_keys(
-                ['eased', 'pilot', 'tried', 'machine', 'drill', 'lubricant', 'speed', 'why-1', 'why-2', 'why-3', 'deburred', 'clean'],
+                ['eased', 'pilot', 'tried', 'machine', 'lubricant', 'speed', 'reasons', 'deburred', 'clean'],
                 ['result' => 'not_met'],
             ),
             ...array_fill_keys(['clothing', 'path', 'speed-state'], ['result' => 'prompted']),
@@ -106,7 +106,7 @@ it('cannot be passed with a part that is out, however well it was made', functio
 });
 
 it('says of every observed point what met, prompted and not met look like, and weighs the part as much as the work', function (): void {
-    $criteria = collect(SheetAttempt::query()->with('sheet')->findOrFail($this->attempt)->sheet->criteria);
+    $criteria = collect(SheetAttempt::query()->with('sheet')->findOrFail($this->attempt)->criteria());
     foreach ($criteria->where('kind', 'observed') as $criterion) {
         expect($criterion['levels'])->toHaveKeys(['met', 'prompted', 'not_met']);
     }

@@ -42,7 +42,7 @@ it('is published as its next version, once, and open assessments keep theirs', f
             ->assertJsonPath('sheet.versions.1.open', 1);
     }
     $this->getJson("/api/assessment/attempts/{$attempt['id']}")->assertJsonPath('sheet.version', $written['based_on'])
-        ->assertJsonPath('criteria.0.text', 'Eye protection on before the machine is touched');
+        ->assertJsonPath('criteria.1.text', 'Eye protection on before the machine is touched');
     $other = [...$written, 'title' => 'Holes'];
     $this->putJson('/api/assessment/sheets/PS-through-holes', $other)->assertConflict()->assertJsonPath('code', 'sheet_moved_on');
     // It goes out with the shop's own pack, in both languages, and a pack's next version does not take it away.
@@ -63,7 +63,7 @@ it('says what is wrong with it and at which criterion, and changes nothing', fun
         return $w;
     }, 'dia-A'],
     'a lesson that there is not' => [function (array $w): array {
-        $w['criteria'][3]['lesson'] = 'Z9';
+        $w['criteria'][4]['lesson'] = 'Z9';
 
         return $w;
     }, 'drill'],

@@ -20,9 +20,26 @@ function measure($test, string $criterion, array $reading, ?array $theirs = null
     return put($test, $criterion, ['reading' => $reading]);
 }
 
+/** What somebody answered to a reason that was asked for. */
+function said_why($test, string $criterion, string $words = 'It would turn with it'): Illuminate\Testing\TestResponse
+{
+    return $test->postJson("/api/assessment/attempts/{$test->attempt}/notes", [
+        'id' => fake_uuid(), 'criterion' => $criterion, 'text' => $words, 'made_at' => now()->toIso8601ZuluString('millisecond'),
+    ]);
+}
+
+/** @return list<string> the reasons that were drawn for it */
+function reasons($test): array
+{
+    $lines = SheetAttempt::query()->with('sheet.part')->findOrFail($test->attempt)->criteria();
+
+    return array_column(array_filter($lines, static fn (array $line): bool => $line['group'] === 'why'), 'id');
+}
+
 function fillSheet($test): void
 {
-    foreach (SheetAttempt::query()->with('sheet.part')->findOrFail($test->attempt)->sheet->criteria as $criterion) {
+    foreach (SheetAttempt::query()->with('sheet.part')->findOrFail($test->attempt)->criteria() as $criterion) {
+        isset($criterion['follow_ups']) && said_why($test, $criterion['id'])->assertSuccessful();
         ($criterion['kind'] === 'observed' ? put($test, $criterion['id'], ['result' => 'met'])
             : measure($test, $criterion['id'], match (true) {
                 $criterion['measure'] === 'position' => ['dx' => '0.1', 'dy' => '-0.1'],

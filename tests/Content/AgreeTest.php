@@ -36,6 +36,7 @@ it('finds a sheet that is passed by its critical lines alone, and levels that ar
     $sheet = 'drill-press/sheets/through-holes.yaml';
     ($this->change)($sheet, 'prompted: "Reminded before the power came on"', 'prompted: "Reminded with the power on"');
     $gates = "gates: {observed_pass_percent: 1, prompt_limit: 20, why_limit: 10}\n";
+    ($this->change)($sheet, "    must: true\n", '');
     ($this->change)($sheet, "pass_mark_percent: 80\n", "pass_mark_percent: 10\n$gates");
     ($this->agree)()->expectsOutputToContain('PS-through-holes eyes')->expectsOutputToContain('C4')->assertFailed()->run();
 });

@@ -38,6 +38,7 @@ final readonly class CriterionShown
         return [
             ...array_intersect_key($criterion, array_flip([
                 'id', 'group', 'kind', 'weight', 'critical', 'critical_prompt_stops', 'text', 'scale_max', 'hole', 'lesson',
+                'must', 'follow_ups', 'not_critical_because',
             ])),
             'stops_on' => Sheet::stopsOn($criterion),
             ...(isset($criterion['levels']) ? ['levels' => (object) $criterion['levels']] : []),

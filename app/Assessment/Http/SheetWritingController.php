@@ -26,7 +26,7 @@ final class SheetWritingController
     private const KEYS = [
         'id', 'group', 'lesson', 'kind', 'scale_max', 'weight', 'critical', 'critical_prompt_stops', 'text', 'levels', 'measure', 'feature',
         'hole', 'dimension', 'nominal_mm', 'fit', 'lower_mm', 'upper_mm', 'plus_mm', 'minus_mm', 'at_most_mm', 'x_mm', 'y_mm',
-        'position_tolerance_mm', 'shows',
+        'position_tolerance_mm', 'allowance_mm', 'shows', 'levels_for', 'must', 'review', 'follow_ups', 'not_critical_because',
     ];
 
     public function index(SheetShelf $shelf, #[CurrentUser] User $user): JsonResponse
@@ -59,6 +59,15 @@ final class SheetWritingController
             'criteria.*.critical_prompt_stops' => ['required', 'boolean'],
             'criteria.*.levels' => ['sometimes', 'array', 'max:12'],
             'criteria.*.levels.*' => ['string', 'max:200'],
+            'criteria.*.levels_for' => ['sometimes', 'array', 'max:3'],
+            'criteria.*.levels_for.*' => ['array', 'max:12'],
+            'criteria.*.levels_for.*.*' => ['string', 'max:200'],
+            'criteria.*.must' => ['sometimes', 'boolean'],
+            'criteria.*.review' => ['sometimes', 'array', 'max:12'],
+            'criteria.*.review.*' => ['string', 'max:60'],
+            'criteria.*.follow_ups' => ['sometimes', 'array', 'max:3'],
+            'criteria.*.follow_ups.*' => ['string', 'min:3', 'max:200'],
+            'criteria.*.not_critical_because' => ['sometimes', 'string', 'min:3', 'max:200'],
             'translations' => ['present', 'array:'.implode(',', Sentences::LANGUAGES)],
             'translations.*' => ['array:title,criteria'],
             'translations.*.title' => ['required', 'string', 'max:120'],

@@ -18,8 +18,27 @@ final class CriticalLinesAlone
     public static function score(Fields $fields): Score
     {
         return ScoreAssessment::fromFields(Fields::of([
-            ...$fields->toArray(), 'criteria' => array_map(self::left(...), $fields->objects('criteria', 1)),
+            ...$fields->toArray(), 'criteria' => array_map(self::left(...), self::asked($fields->objects('criteria', 1))),
         ]))->compute();
+    }
+
+    /**
+     * Of the reasons only as many as are asked for, those that weigh least: whoever is lucky loses no more.
+     *
+     * @param  list<Fields>  $lines
+     * @return list<Fields>
+     *
+     * @throws InvalidInput
+     */
+    private static function asked(array $lines): array
+    {
+        $weights = [];
+        foreach ($lines as $index => $line) {
+            $line->flag('why', false) && $weights[$index] = $line->positive('weight');
+        }
+        asort($weights);
+
+        return array_values(array_diff_key($lines, array_slice($weights, LinesFor::REASONS, null, true)));
     }
 
     /**

@@ -7,11 +7,13 @@ namespace MillStep\Core\Assessment;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 
-/** A sheet done on another piece: its material, and where it differs, the limits of lines and what they show. */
+/** A sheet done on another piece: its material, and where it differs, words and limits of lines and what they show. */
 final readonly class Variant
 {
     /** What of a line may differ. */
-    public const REPLACED = ['nominal_mm', 'plus_mm', 'minus_mm', 'lower_mm', 'upper_mm', 'at_most_mm', 'shows'];
+    public const REPLACED = [
+        'nominal_mm', 'plus_mm', 'minus_mm', 'lower_mm', 'upper_mm', 'at_most_mm', 'allowance_mm', 'shows', 'text', 'levels',
+    ];
 
     /** @param  array<string, array<string, mixed>>  $replaces  by line */
     private function __construct(public string $key, public string $material, private array $replaces)

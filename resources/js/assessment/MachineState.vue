@@ -18,6 +18,8 @@ const PARTS = ['guards', 'stop'] as const;
           ? `${t(state[part].good ? 'day.good' : 'day.bad')}, ${d(state[part].at, { timeStyle: 'short' })}`
           : t('day.notThen')
       }}</template
+    ><template v-if="state.speed_change"
+      >, {{ t('sheet.machineSpeed', { change: t(`workshop.change.${state.speed_change}`) }) }}</template
     ><template v-if="state.service_note">. {{ t('sheet.machineNote', { note: state.service_note }) }}</template>
   </p>
 </template>

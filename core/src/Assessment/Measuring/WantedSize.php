@@ -50,6 +50,8 @@ final readonly class WantedSize implements Wanted
         $nominal = $fields->has('dimension')
             ? $personal[$fields->text('dimension')] ?? throw $fields->fault('dimension', 'assessment.no_dimension')
             : $fields->length('nominal_mm');
+        // What is still on it when it comes off, to be taken off later.
+        $nominal = $nominal->plus($fields->lengthOrZero('allowance_mm', 0));
         if ($fields->has('fit')) {
             return FitTable::limits($fields->text('fit'), $nominal);
         }

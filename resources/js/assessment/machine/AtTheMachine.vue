@@ -205,8 +205,18 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
         <p class="text-sm text-quiet">
           {{ t('sheet.place', { at: index + 1, of: criteria.length }) }} · {{ t(`sheet.group.${at.group}`) }}
           <strong v-if="at.critical" class="text-no">◆ {{ t(criticalWords(at)) }}</strong>
+          <strong v-else-if="at.must" class="text-supervised">▲ {{ t('sheet.must') }}</strong>
         </p>
         <h2 class="text-2xl leading-tight">{{ at.text }}</h2>
+        <p v-if="at.not_critical_because" class="text-sm text-quiet">
+          {{ t('sheet.notCritical', { why: at.not_critical_because }) }}
+        </p>
+        <div v-if="at.follow_ups?.length" class="border-l-4 border-bronze pl-3">
+          <p class="text-sm text-quiet">{{ t('sheet.followUps') }}</p>
+          <ul>
+            <li v-for="one in at.follow_ups" :key="one">{{ one }}</li>
+          </ul>
+        </div>
         <template v-if="fault">
           <p class="font-semibold text-no" role="alert">✕ {{ t('outbox.notSaved') }} {{ fault.message }}</p>
           <button type="button" class="min-h-12 underline underline-offset-4" @click="marks.letStand(at.id)">
@@ -257,6 +267,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
           :notes="at.notes"
           :words="at.text"
           :locked="false"
+          :answer="(at.follow_ups ?? []).length > 0"
         />
         <p v-if="at.kind !== 'measured'" class="text-sm text-quiet max-sm:hidden">
           {{ t(at.kind === 'judged' ? 'sheet.keysPoints' : 'sheet.keys') }}

@@ -16,12 +16,14 @@ const props = defineProps<{
   notes: Schemas['SheetNote'][];
   words: string;
   locked: boolean;
+  /** What somebody answers is written down, in a few words: the field is there before it is asked for. */
+  answer?: boolean;
 }>();
 const { t, d } = useI18n();
 const id = useId();
 const text = useLocalStorage(`millstep.note.${props.attempt.id}.${props.criterion}`, '');
 const area = useTemplateRef<HTMLTextAreaElement>('area');
-const open = ref(text.value !== '');
+const open = ref(text.value !== '' || (props.answer && props.notes.length === 0));
 const path = `/api/assessment/attempts/${props.attempt.id}`;
 const photos = computed(() => props.attempt.photos.filter((photo) => (photo.criterion ?? 'sheet') === props.criterion));
 const note = useCommand((said: string, command) => ({
@@ -91,9 +93,13 @@ defineExpose({ write });
       </label>
     </div>
     <form v-if="open && !locked" class="space-y-2" @submit.prevent="keep">
-      <label :for="id" class="block text-sm text-quiet">{{ t('sheet.noteLabel') }}</label>
-      <textarea :id="id" ref="area" v-model="text" class="field" rows="2" maxlength="1000" />
-      <BigButton type="submit" :disabled="text.trim().length < 2">{{ t('sheet.noteAct') }}</BigButton>
+      <label :for="id" class="block text-sm text-quiet">{{
+        t(answer ? 'sheet.answerLabel' : 'sheet.noteLabel')
+      }}</label>
+      <textarea :id="id" ref="area" v-model="text" class="field" :rows="answer ? 1 : 2" maxlength="1000" />
+      <BigButton type="submit" :disabled="text.trim().length < 2">{{
+        t(answer ? 'sheet.answerAct' : 'sheet.noteAct')
+      }}</BigButton>
     </form>
     <p v-if="unread" role="alert" class="font-semibold text-no">✕ {{ t('sheet.noPicture') }}</p>
     <ErrorNote :error="note.error.value ?? photo.error.value" />

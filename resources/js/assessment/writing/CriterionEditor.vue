@@ -4,11 +4,12 @@ import SelectField from '@/ui/SelectField.vue';
 import TextField from '@/ui/TextField.vue';
 import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
-import type { Line } from './useSheetDraft';
+import MoreOfLine from './MoreOfLine.vue';
+import type { Line, SaidOfLine } from './useSheetDraft';
 
 /** One line of a sheet while it is changed: what is looked for, what each verdict looks like, or what is measured. */
 const line = defineModel<Line>('line', { required: true });
-const said = defineModel<{ text?: string; levels?: Record<string, string> } | undefined>('said');
+const said = defineModel<SaidOfLine | undefined>('said');
 defineProps<{ place: number; first: boolean; last: boolean; faults: string[] }>();
 const emit = defineEmits<{ move: [by: 1 | -1]; remove: [] }>();
 const { t } = useI18n();
@@ -43,6 +44,7 @@ const FIGURES = [
   'x_mm',
   'y_mm',
   'position_tolerance_mm',
+  'allowance_mm',
 ] as const;
 /** The figures that a line has, and those that its way of measuring may have. */
 const figures = computed(() =>
@@ -107,6 +109,7 @@ function words(key: 'fit' | 'hole' | 'lesson' | 'dimension', text: string) {
           />
         </template>
       </div>
+      <MoreOfLine v-model:line="line" v-model:said="said" />
       <div class="mt-3 grid gap-3 sm:grid-cols-3">
         <SelectField
           :model-value="line.group"
@@ -177,6 +180,10 @@ function words(key: 'fit' | 'hole' | 'lesson' | 'dimension', text: string) {
             @change="set({ critical_prompt_stops: !line.critical_prompt_stops })"
           />
           {{ t('sheets.promptStops') }}</label
+        >
+        <label v-if="line.kind !== 'measured' && !line.critical" class="flex min-h-12 items-center gap-3"
+          ><input type="checkbox" class="size-6" :checked="line.must ?? false" @change="set({ must: !line.must })" />
+          {{ t('sheets.must') }}</label
         >
         <span class="ml-auto flex gap-2">
           <BigButton :disabled="first" :aria-label="t('sheets.up', { what: line.text })" @click="emit('move', -1)"

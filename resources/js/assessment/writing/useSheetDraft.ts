@@ -3,7 +3,14 @@ import { useLocalStorage } from '@vueuse/core';
 import { computed } from 'vue';
 
 export type Line = Schemas['CriterionWritten'] & { levels?: Record<string, string> };
-type Said = Record<string, { text?: string; levels?: Record<string, string> }>;
+/** What the other language says of a line. */
+export type SaidOfLine = {
+  text?: string;
+  levels?: Record<string, string>;
+  levels_for?: Record<string, Record<string, string>>;
+  follow_ups?: string[];
+};
+type Said = Record<string, SaidOfLine>;
 
 export interface SheetDraft {
   basedOn: number;
