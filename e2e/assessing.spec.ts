@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { changePolicy, keepOpen, person, putAway } from './people';
-import { hand, kept, key, measure, measureToo, openSheet, say, take } from './sheet';
+import { answerReasons, hand, kept, key, measure, measureToo, openSheet, say, take } from './sheet';
 
 /**
  * Assessing at the machine: a whole foot plate on a tablet whose network is cut twice, two tablets on one sheet, a gauge on a cable,
@@ -74,6 +74,7 @@ test('a whole foot plate on a tablet, the network cut twice: everything is there
   expect(there.criteria.filter(({ kind }) => kind === 'measured').map(({ readings }) => readings?.length)).toEqual(
     Array.from({ length: 10 }, () => 1),
   );
+  await answerReasons(tablet);
   await tablet.getByRole('button', { name: 'Conclude: Passed' }).click();
   await tablet.getByRole('dialog').getByRole('button', { name: 'Conclude: Passed' }).click();
   await expect(tablet.getByText('Every mark')).toBeVisible();
@@ -235,7 +236,7 @@ test('a photograph is made small, and seen by those who may see the sheet', asyn
 test('on a phone the keys stay where the finger is, while the list below goes on', async ({ browser }) => {
   const phone = await person(browser, 'henrike@millstep.example', { width: 390, height: 844 });
   await openSheet(phone, 'Nerys');
-  await expect(hand(phone)).toContainText('1 of 31');
+  await expect(hand(phone)).toContainText('1 of 33');
   const place = async () => [
     Math.round((await hand(phone).boundingBox())?.y ?? NaN),
     await phone.evaluate(() => Math.round(scrollY)),
@@ -243,7 +244,7 @@ test('on a phone the keys stay where the finger is, while the list below goes on
   let before: number[] | null = null;
   for (let marked = 1; marked <= 5; marked++) {
     await key(phone, 'met').click();
-    await expect(hand(phone)).toContainText(`${marked + 1} of 31`);
+    await expect(hand(phone)).toContainText(`${marked + 1} of 33`);
     await expect(phone.getByText('all saved')).toBeVisible();
     // The first tap brings the keys into sight.
     before ??= await place();

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { sitPaper } from './paper';
-import { hand, key, measure, measureToo, say, take } from './sheet';
+import { answerReasons, hand, key, measure, measureToo, say, take } from './sheet';
 import {
   call,
   changePolicy,
@@ -295,8 +295,8 @@ test('the sheet: a stop asks first, half a sheet is kept, the learner measures f
   await expect(instructor.getByText('○ Incomplete')).toBeVisible();
 
   // Assessing by keyboard: 1 for met, and the sheet goes on by itself.
-  await take(instructor, 'eyes');
-  const OBSERVED = 21;
+  await take(instructor, 'shown');
+  const OBSERVED = 23;
   for (let i = 0; i < OBSERVED; i++) {
     const now = await hand(instructor).locator('h2').textContent();
     await instructor.keyboard.press('1');
@@ -360,8 +360,11 @@ test('the sheet: a stop asks first, half a sheet is kept, the learner measures f
     await measure(instructor, id, reading);
     await expect(instructor.locator(`#criterion-${id}`)).toContainText('✓');
   }
-  // 69.5 of 70 by weight: one prompt at half credit.
-  await expect(instructor.getByText('99.3 %')).toBeVisible();
+  // 79.5 of 80 by weight: one prompt at half credit.
+  await expect(instructor.getByText('99.4 %')).toBeVisible();
+  // A reason that was asked for wants a word of what was answered.
+  await expect(instructor.getByText('Not written down: what they answered to 3 reasons')).toBeVisible();
+  await answerReasons(instructor);
   await instructor.getByRole('button', { name: 'Conclude: Passed' }).click();
   await instructor.getByRole('dialog').getByRole('button', { name: 'Conclude: Passed' }).click();
   await expect(instructor.getByText('✓ Passed', { exact: true })).toBeVisible();

@@ -24,6 +24,17 @@ async function type(page: Page, reading: Record<string, string>): Promise<void> 
   await hand(page).getByRole('button', { name: 'Enter the reading' }).click();
 }
 
+/** What somebody answered to each reason that was drawn, in a few words. */
+export async function answerReasons(page: Page): Promise<void> {
+  for (const reason of await page.locator('[id^="criterion-why"]').all()) {
+    await reason.click();
+    await expect(hand(page).getByText('Ask further:')).toBeVisible();
+    await hand(page).getByLabel('What they answered').fill('It would turn with it');
+    await hand(page).getByRole('button', { name: 'Keep the answer' }).click();
+    await expect(hand(page).getByText('It would turn with it')).toBeVisible();
+  }
+}
+
 /** The learner measures on this tablet, and whoever assesses after them. */
 export async function measure(page: Page, id: string, reading: Record<string, string>): Promise<void> {
   await take(page, id);

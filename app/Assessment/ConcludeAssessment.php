@@ -74,10 +74,24 @@ final class ConcludeAssessment
                 ...$attempt->machine === null ? [] : ['machine' => $attempt->machine->slug],
             ], $by, $at);
 
+            $this->shownAtTheStart($attempt, $by, $at);
             AssessmentConcluded::dispatch($attempt->id, $attempt->learner_id);
 
             return $attempt->load('assessor');
         });
+    }
+
+    /** What somebody was seen to find at the place, before anything else: a statement that speaks of it rests on this. */
+    private function shownAtTheStart(SheetAttempt $attempt, User $by, CarbonImmutable $at): void
+    {
+        foreach ($attempt->criteria() as $line) {
+            $seen = $attempt->marks()->verdict($line['id'])?->value['result'] ?? null;
+            if (($line['places'] ?? []) !== [] && in_array($seen, ['met', 'prompted'], true)) {
+                ($this->record)($attempt->learner, null, 'shown', [
+                    'what' => $line['places'], 'place' => $attempt->machine->slug ?? $attempt->sheet->code, 'attempt' => $attempt->id,
+                ], $by, $at);
+            }
+        }
     }
 
     /** @return list<string> reasons that were asked for, and of whose answer not a word is written down */

@@ -22,6 +22,7 @@ use MillStep\Core\Assessment\Task;
 use MillStep\Core\Assessment\Variant;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
+use MillStep\Core\Competency\Ledger\Entry\Shown;
 use MillStep\Core\Competency\ShownWork;
 use MillStep\Core\Workshop\MachineSpec;
 
@@ -255,6 +256,9 @@ final class PublishSheet
                         $file->file, $at, 'levels_for', ['id' => $id, 'for' => $change, 'may' => MachineSpec::SPEED_CHANGES],
                     );
                 }
+            }
+            foreach (array_diff(Given::texts($line['places'] ?? null), Shown::WHAT) as $place) {
+                $faults[] = ContentFault::at($file->file, $at, 'no_place', ['place' => $place, 'may' => Shown::WHAT]);
             }
             if (($line['kind'] ?? '') === 'measured' && ($line['critical'] ?? false) !== true
                 && mb_strlen(trim(Given::text($line['not_critical_because'] ?? null))) < self::LEAST_REASON) {

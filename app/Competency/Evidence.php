@@ -6,6 +6,7 @@ namespace App\Competency;
 
 use App\People\User;
 use App\Support\Given;
+use App\Workshop\Machine;
 use Illuminate\Support\Collection;
 use MillStep\Core\Assessment\OneAlone;
 
@@ -14,12 +15,12 @@ use MillStep\Core\Assessment\OneAlone;
  * which sheets still want the second view that was drawn.
  *
  * @phpstan-type Rests array{sheets: list<array{code: string, attempt: string, by: string, at: string, second_open: bool}>,
- *     one_alone: string|null}
+ *     places: array{what: list<string>, place: string, by: string, at: string}|null, one_alone: string|null}
  */
 final class Evidence
 {
     private const READ = [
-        'lesson_completed', 'practice_confirmed', 'assessment_concluded', 'sheet_opened', 'second_viewed', 'corrected',
+        'lesson_completed', 'practice_confirmed', 'assessment_concluded', 'sheet_opened', 'second_viewed', 'shown', 'corrected',
     ];
 
     /** @return Rests */
@@ -53,7 +54,21 @@ final class Evidence
                 'at' => $sheet->happened_at->toIso8601ZuluString(),
                 'second_open' => self::wantsView($sheet, $entries),
             ], $sheets)),
+            'places' => self::places($of('shown')->last()),
             'one_alone' => $one === null ? null : User::query()->find($one)?->name,
+        ];
+    }
+
+    /** @return array{what: list<string>, place: string, by: string, at: string}|null what of an emergency was last shown, and where */
+    private static function places(?LedgerEntry $shown): ?array
+    {
+        $place = Given::text($shown?->details()['place'] ?? null);
+
+        return $shown === null ? null : [
+            'what' => Given::texts($shown->details()['what'] ?? null),
+            'place' => Machine::query()->where('slug', $place)->first()->name ?? $place,
+            'by' => $shown->recorder->name,
+            'at' => $shown->happened_at->toIso8601ZuluString(),
         ];
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Assessment\PublishSheet;
 use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
+use App\Competency\LedgerEntry;
 use App\Support\FaultyContent;
 use App\Support\YamlText;
 use App\Workshop\Machine;
@@ -134,4 +135,25 @@ it('says why nobody fails by a measure that is not critical', function (): void 
         (string) file_get_contents(base_path('content/drill-press/sheets/through-holes.yaml')));
     app(PublishSheet::class)(YamlText::read('sheet.yaml', $file));
     expect(criterion(($this->open)(), 'pos-M'))->not_critical_because->toBe('tried once')->critical->toBeFalse();
+});
+
+it('puts on record what of an emergency was found at the place, and the signature rests on it', function (): void {
+    $shown = fn () => LedgerEntry::query()->where('learner_id', $this->learner->id)->where('type', 'shown')->get();
+    $rests = fn () => $this->getJson("/api/competency/learners/{$this->learner->id}/permits/drill-through-10/sign-off")->json('rests_on.places');
+    ($this->open)(more: ['machine' => 'bench-drill']);
+    fillSheet($this);
+    expect($shown())->toBeEmpty()->and($rests())->toBeNull();
+    $end = fn () => $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk();
+    [$end(), $end()];
+    expect($shown())->toHaveCount(1)->and($shown()->sole()->details())->toMatchArray([
+        'what' => ['stop', 'isolator', 'first_aid'], 'place' => 'bench-drill', 'attempt' => $this->attempt,
+    ])->and($rests())->toMatchArray(['place' => 'Bench drill press', 'by' => $this->by->name]);
+});
+
+it('records nothing of whoever did not find one of them, and does not pass them', function (): void {
+    ($this->open)();
+    fillSheet($this);
+    put($this, 'shown', ['result' => 'not_met'])->assertOk();
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk()->assertJsonPath('outcome', 'not_yet');
+    expect(LedgerEntry::query()->where('type', 'shown')->exists())->toBeFalse();
 });

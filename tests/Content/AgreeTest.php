@@ -41,6 +41,21 @@ it('finds a sheet that is passed by its critical lines alone, and levels that ar
     ($this->agree)()->expectsOutputToContain('PS-through-holes eyes')->expectsOutputToContain('C4')->assertFailed()->run();
 });
 
+it('finds what no line watches for, levels of one machine alone, and a statement that rests on nothing', function (
+    string $from,
+    string $to,
+    string $what,
+): void {
+    ($this->change)('drill-press/sheets/through-holes.yaml', $from, $to);
+    ($this->agree)()->expectsOutputToContain($what)->assertFailed()->run();
+})->with([
+    'nothing watches for a guard' => ['review: [guard_open, ', 'review: [', 'PS-through-holes guard_open'],
+    'a line that is to be put right lets it pass' => ["    must: true\n    review: [lubricant_missing]", '    review: [lubricant_missing]',
+        'PS-through-holes lubricant_missing'],
+    'levels of belts alone' => ['      running: {', '      walking: {', 'PS-through-holes speed-state'],
+    'a statement that says more' => ['places: [stop, isolator, first_aid]', 'places: [stop, isolator]', 'drill-through-10 first_aid'],
+]);
+
 it('bears with what is known, and with nothing that does not occur any more', function (): void {
     ($this->change)('drill-press/permits/drill-through-10.yaml', 'aluminium_6000]', 'aluminium_6000, nylon]');
     $known = '[{rule: B1-B2, id: drill-through-10 drill nylon, reason: the sheet comes with the next pack, since: "2031-05-02"}]';

@@ -64,14 +64,14 @@ it('compares two who saw the same work, to those two and the lead alone', functi
     }
     $seen = $this->actingAs($second)->getJson('/api/records/assessors')->assertOk();
     expect($seen->json('pairs'))->toHaveCount(1)->and($seen->json('pairs.0.sheets'))->toBe(3)
-        ->and($seen->json('pairs.0.agreement.count'))->toBe(3 * 21)
+        ->and($seen->json('pairs.0.agreement.count'))->toBe(3 * 23)
         ->and($seen->json('pairs.0.names'))->toEqualCanonicalizing([$first->name, $second->name])
         // Those on which they agree least come first.
         ->and(collect($seen->json('pairs.0.criteria'))->pluck('agreement.percent')->all())
         ->toBe(collect($seen->json('pairs.0.criteria'))->pluck('agreement.percent')->sort()->values()->all())
         ->and($seen->json('assessors'))->toBe([]);
     $this->actingAs($first);
-    expect($this->getJson('/api/records/assessors')->json('assessors.0'))->of->toBe(3 * 21)->months->toHaveCount(1);
+    expect($this->getJson('/api/records/assessors')->json('assessors.0'))->of->toBe(3 * 23)->months->toHaveCount(1);
     expect($this->actingAs($third)->getJson('/api/records/assessors')->json('pairs'))->toBe([]);
     expect($this->actingAs($this->person(Role::Lead))->getJson('/api/records/assessors')->json('pairs'))->toHaveCount(1);
 });

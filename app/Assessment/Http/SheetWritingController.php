@@ -15,6 +15,7 @@ use App\Support\FaultyContent;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use MillStep\Core\Competency\Ledger\Entry\Shown;
 
 /**
  * Practical sheets as they are written: read by whoever teaches, changed by the shop lead.
@@ -26,7 +27,7 @@ final class SheetWritingController
     private const KEYS = [
         'id', 'group', 'lesson', 'kind', 'scale_max', 'weight', 'critical', 'critical_prompt_stops', 'text', 'levels', 'measure', 'feature',
         'hole', 'dimension', 'nominal_mm', 'fit', 'lower_mm', 'upper_mm', 'plus_mm', 'minus_mm', 'at_most_mm', 'x_mm', 'y_mm',
-        'position_tolerance_mm', 'allowance_mm', 'shows', 'levels_for', 'must', 'review', 'follow_ups', 'not_critical_because',
+        'position_tolerance_mm', 'allowance_mm', 'shows', 'levels_for', 'must', 'review', 'follow_ups', 'not_critical_because', 'places',
     ];
 
     public function index(SheetShelf $shelf, #[CurrentUser] User $user): JsonResponse
@@ -67,6 +68,8 @@ final class SheetWritingController
             'criteria.*.review.*' => ['string', 'max:60'],
             'criteria.*.follow_ups' => ['sometimes', 'array', 'max:3'],
             'criteria.*.follow_ups.*' => ['string', 'min:3', 'max:200'],
+            'criteria.*.places' => ['sometimes', 'array', 'max:3'],
+            'criteria.*.places.*' => ['in:'.implode(',', Shown::WHAT)],
             'criteria.*.not_critical_because' => ['sometimes', 'string', 'min:3', 'max:200'],
             'translations' => ['present', 'array:'.implode(',', Sentences::LANGUAGES)],
             'translations.*' => ['array:title,criteria'],

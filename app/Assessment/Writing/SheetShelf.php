@@ -8,6 +8,7 @@ use App\Assessment\Sheet;
 use App\Assessment\SheetAttempt;
 use App\People\User;
 use App\Support\Given;
+use MillStep\Core\Assessment\LinesFor;
 use MillStep\Core\Assessment\Measuring\WaysOfMeasuring;
 use MillStep\Core\Border\Fields;
 
@@ -49,7 +50,10 @@ final class SheetShelf
             'pass_mark_percent' => $sheet->pass_mark_percent,
             'title' => $sheet->title,
             'own' => $sheet->own,
-            'shown' => array_map(fn (array $criterion): array => $this->shown($sheet, $criterion), $sheet->criteria),
+            'shown' => array_map(
+                fn (array $criterion): array => $this->shown($sheet, $criterion),
+                LinesFor::machine($sheet->criteria, $sheet->machine?->speed_change),
+            ),
             'written' => [
                 'title' => $values['title'],
                 'criteria' => $values['criteria'],
@@ -81,7 +85,7 @@ final class SheetShelf
         ]))->limits();
 
         return [
-            ...array_intersect_key($criterion, array_flip(['id', 'kind', 'critical', 'text', 'scale_max', 'group', 'weight'])),
+            ...array_intersect_key($criterion, array_flip(['id', 'kind', 'critical', 'text', 'scale_max', 'group', 'weight', 'must', 'follow_ups'])),
             ...(isset($criterion['levels']) ? ['levels' => (object) Given::fields($criterion['levels'])] : []),
             ...($measured ? ['asks' => WaysOfMeasuring::asks(Given::text($criterion['measure'] ?? null)), 'wants' => (object) $wants] : []),
         ];

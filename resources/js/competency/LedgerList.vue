@@ -29,6 +29,8 @@ function words(line: Schemas['LedgerLine']): string {
     said.push(t(`sheet.putAwayKind.${details.because}`));
   if (line.type === 'familiarised' && typeof details.because === 'string')
     said.push(t(`known.because.${details.because}`));
+  if (line.type === 'shown' && Array.isArray(details.what))
+    said.push(details.what.map((one) => t(`sign.place.${String(one)}`)).join(', '));
   if (typeof details.agrees === 'boolean') said.push(t(details.agrees ? 'ledger.agrees' : 'ledger.disagrees'));
   if (typeof details.answer === 'string') said.push(t(`sheet.word.${details.answer}`));
   if (typeof details.words === 'string') said.push(`“${details.words}”`);

@@ -20,6 +20,17 @@ const { t, d } = useI18n();
       >
       <span v-if="sheet.second_open" class="block font-semibold text-supervised">‖ {{ t('sign.secondOpen') }}</span>
     </p>
+    <p v-if="restsOn.places">
+      {{
+        t('sign.places', {
+          what: restsOn.places.what.map((one) => t(`sign.place.${one}`)).join(', '),
+          place: restsOn.places.place,
+          by: restsOn.places.by,
+          at: d(restsOn.places.at, { dateStyle: 'medium' }),
+        })
+      }}
+    </p>
+    <p v-else-if="restsOn.sheets.length > 0" class="font-semibold text-supervised">▲ {{ t('sign.noPlaces') }}</p>
     <p v-if="restsOn.one_alone" class="font-semibold text-supervised" data-testid="one-alone">
       ▲ {{ t('sign.oneAlone', { name: restsOn.one_alone }) }}
     </p>

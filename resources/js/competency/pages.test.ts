@@ -146,6 +146,7 @@ describe('the sign-off', () => {
     shown: null,
     rests_on: {
       sheets: [{ code: 'PS', attempt: 'a1', by: 'Ada Example', at: '2031-05-01T10:00:00Z', second_open: true }],
+      places: { what: ['stop', 'first_aid'], place: 'bench-drill', by: 'Ada Example', at: '2031-05-01T10:00:00Z' },
       one_alone: 'Ada Example',
     },
     standing: standing({ stage: 4, next: [{ kind: 'sign_off' }] }),
@@ -289,12 +290,12 @@ describe('the sign-off', () => {
   });
 
   it('keeps what is typed while the proposal is read again', async () => {
-    const mounted = await page(proposal({ rests_on: { sheets: [], one_alone: null } }));
+    const mounted = await page(proposal({ rests_on: { sheets: [], places: null, one_alone: null } }));
     const year = () => mounted.find('input[aria-label="Valid until, that day included: year"]');
     await year().setValue('2030');
     serve(
       'GET /api/competency/learners/9/permits/drill/sign-off',
-      proposal({ valid_until: '2033-01-01', rests_on: { sheets: [], one_alone: null } }),
+      proposal({ valid_until: '2033-01-01', rests_on: { sheets: [], places: null, one_alone: null } }),
     );
     await queryClient.invalidateQueries();
     await flushPromises();

@@ -40,6 +40,7 @@ final class Entries
         'reinstated' => Entry\Reinstated::class,
         'machine_time' => Entry\MachineTime::class,
         'familiarised' => Entry\Familiarised::class,
+        'shown' => Entry\Shown::class,
         'prior_learning' => Entry\PriorLearning::class,
         'corrected' => Entry\Corrected::class,
         'adopted' => Entry\Adopted::class,

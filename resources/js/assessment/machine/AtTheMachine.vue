@@ -118,6 +118,8 @@ function mark(result: Result) {
 }
 function give(criterion: Criterion, result: Result, why: string | null = null) {
   asking.value = null;
+  // What was answered and stands typed beside it belongs to the verdict.
+  if (criterion.follow_ups?.length) note.value?.keep();
   void marks.set(criterion.id, { seat: seat.value, result, why }, said(criterion, result));
   if (!(criterion.stops_on.includes(result) && seat.value === 'assessor')) goOn(criterion);
 }
@@ -205,7 +207,7 @@ const fault = computed(() => (at.value ? marks.refused.value[at.value.id] : unde
         <p class="text-sm text-quiet">
           {{ t('sheet.place', { at: index + 1, of: criteria.length }) }} · {{ t(`sheet.group.${at.group}`) }}
           <strong v-if="at.critical" class="text-no">◆ {{ t(criticalWords(at)) }}</strong>
-          <strong v-else-if="at.must" class="text-supervised">▲ {{ t('sheet.must') }}</strong>
+          <strong v-else-if="at.must" class="text-no">◇ {{ t('sheet.must') }}</strong>
         </p>
         <h2 class="text-2xl leading-tight">{{ at.text }}</h2>
         <p v-if="at.not_critical_because" class="text-sm text-quiet">

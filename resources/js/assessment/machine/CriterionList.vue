@@ -47,6 +47,9 @@ watch(
           <span v-if="criterion.critical" class="text-no" :title="t('sheet.critical')"
             >◆<span class="sr-only"> {{ t('sheet.critical') }}</span></span
           >
+          <span v-else-if="criterion.must" class="text-no" :title="t('sheet.must')"
+            >◇<span class="sr-only"> {{ t('sheet.must') }}</span></span
+          >
         </span>
         <span v-if="criterion.notes.length > 0" class="text-sm text-quiet" :title="t('sheet.hasNote')"
           >✎<span class="sr-only"> {{ t('sheet.hasNote') }}</span></span

@@ -2,6 +2,7 @@
 import type { Schemas } from '@/api/client';
 import { useUnits } from '@/measure/useUnits';
 import { withUnit } from '@/measure/withUnit';
+import { computed } from 'vue';
 import { useI18n } from 'vue-i18n';
 import MaySay from '@/assessment/conduct/MaySay.vue';
 import { useConduct } from '@/assessment/conduct/useConduct';
@@ -42,6 +43,9 @@ const wanted = useWanted();
 /** On an empty form the size is written in by hand. */
 const isOwn = ({ asks, wants }: Criterion) => asks === 'length' && wants?.upper_mm === undefined;
 const box = (on: boolean) => (on ? '☒' : '☐');
+/** Of an empty sheet all its reasons are printed; a try draws three of them. */
+const ASKED = 3;
+const reasons = computed(() => props.criteria.filter(({ group }) => group === 'why').length);
 const result = (criterion: Criterion) => props.attempt?.criteria.find(({ id }) => id === criterion.id)?.mark?.result;
 </script>
 
@@ -96,9 +100,16 @@ const result = (criterion: Criterion) => props.attempt?.criteria.find(({ id }) =
         >
           <td class="reading py-1 pr-2">{{ index + 1 }}</td>
           <td class="py-1 pr-3">
-            <strong>{{ criterion.text }}</strong> <span v-if="criterion.critical">◆</span>
+            <strong>{{ criterion.text }}</strong> <span v-if="criterion.critical">◆</span
+            ><span v-else-if="criterion.must">◇</span>
             <span v-if="criterion.kind === 'observed' && criterion.levels" class="block text-[8pt]">
               ✓ {{ criterion.levels.met }} · ▲ {{ criterion.levels.prompted }} · ✕ {{ criterion.levels.not_met }}
+            </span>
+            <span v-if="criterion.follow_ups?.length" class="block text-[8pt]">
+              {{ criterion.follow_ups.join(' ') }}
+              <span class="block min-h-5 border-b border-quiet"
+                >{{ t('sheet.paper.answer') }} {{ (criterion.notes ?? []).map(({ text }) => text).join('; ') }}</span
+              >
             </span>
             <span v-if="criterion.kind === 'measured'" class="block text-[8pt]">
               {{ wanted(criterion) }}
@@ -132,7 +143,9 @@ const result = (criterion: Criterion) => props.attempt?.criteria.find(({ id }) =
       </tbody>
     </table>
     <p class="mt-2 text-[8pt]">
-      ◆ {{ t('sheet.critical') }}. {{ t('sheet.paper.keys') }} {{ t('sheet.paper.legend') }}
+      ◆ {{ t('sheet.critical') }}. ◇ {{ t('sheet.must') }}.
+      <template v-if="!attempt && reasons > ASKED">{{ t('sheet.paper.reasons') }}</template> {{ t('sheet.paper.keys') }}
+      {{ t('sheet.paper.legend') }}
     </p>
     <MaySay paper :gates="sheet.gates" />
     <p v-if="attempt && attempt.conduct.said.length > 0" class="mt-2 text-[8pt]">

@@ -4,7 +4,7 @@ import AskDialog from '@/ui/AskDialog.vue';
 import BigButton from '@/ui/BigButton.vue';
 import { useAction } from '@/ui/useAction';
 import { useQueryClient } from '@tanstack/vue-query';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useI18n } from 'vue-i18n';
 import PaperBackDialog from '@/assessment/conduct/PaperBackDialog.vue';
 import PutAwayDialog from './PutAwayDialog.vue';
@@ -30,6 +30,12 @@ function read(attempt: Schemas['AssessmentAttempt']) {
   client.setQueryData(props.queryKey, attempt);
   asking.value = null;
 }
+/** Reasons that were asked for, and of whose answer not a word is written down. */
+const unsaid = computed(() =>
+  props.score.outcome === 'stopped'
+    ? 0
+    : props.attempt.criteria.filter(({ follow_ups, notes }) => follow_ups?.length && notes.length === 0).length,
+);
 const conclude = useAction(
   () => must(api.POST('/api/assessment/attempts/{attempt}/conclusion', { params: { path } })),
   ended,
@@ -47,7 +53,12 @@ const conclude = useAction(
     <p v-if="score.outcome === 'incomplete'" class="text-quiet">
       {{ t('sheet.open', score.open.length) }}
     </p>
-    <BigButton tone="main" :disabled="score.outcome === 'incomplete' || unsent > 0" @click="asking = 'conclude'">
+    <p v-else-if="unsaid > 0" class="text-quiet">{{ t('sheet.unsaid', unsaid) }}</p>
+    <BigButton
+      tone="main"
+      :disabled="score.outcome === 'incomplete' || unsaid > 0 || unsent > 0"
+      @click="asking = 'conclude'"
+    >
       {{ t('sheet.conclude', { outcome: t(`outcome.${score.outcome}`) }) }}
     </BigButton>
   </div>

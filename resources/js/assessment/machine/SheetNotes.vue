@@ -69,7 +69,7 @@ function write() {
   open.value = true;
   requestAnimationFrame(() => area.value?.focus());
 }
-defineExpose({ write });
+defineExpose({ write, keep });
 </script>
 
 <template>
