@@ -191,7 +191,8 @@ final class MarkCriterion
 
         return ['reading', $gauge, [
             'typed' => $typed, 'units' => $units, 'zero_mm' => $zero->inMm(),
-            'figures' => $wanted->read($typed, $units, $zero),
+            'figures' => $wanted->read($typed, $units, $zero, $gauge?->tips()),
+            ...$gauge?->tip_mm === null ? [] : ['tip_mm' => $gauge->tip_mm],
             'late' => $late,
             // As it was then: a check that comes later says nothing of this reading.
             ...$gauge?->checkInForce() === null ? [] : ['checked_on' => $gauge->checkInForce()->checked_on->toDateString()],

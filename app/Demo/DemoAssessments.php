@@ -155,9 +155,13 @@ final class DemoAssessments
         if ($criterion['kind'] === 'measured') {
             $part = $this->part($attempt, $criterion, $outcome === 'not_yet' && $this->isLastMeasured($attempt, $criterion));
             $zero = $this->gauge($criterion, Seat::Learner) === self::OLD_CALIPER ? 0.02 : 0.0;
-            $this->write($attempt, $attempt->learner, Seat::Learner, $criterion, ['reading' => $this->read($part, 0.03, $zero)]);
+            $this->write($attempt, $attempt->learner, Seat::Learner, $criterion, [
+                'reading' => $this->read($part, 0.03, $zero, $this->tip($criterion, Seat::Learner)),
+            ]);
             Date::setTestNow(CarbonImmutable::now()->addSeconds(25));
-            $this->write($attempt, $assessor, Seat::Assessor, $criterion, ['reading' => $this->read($part, 0.01)]);
+            $this->write($attempt, $assessor, Seat::Assessor, $criterion, [
+                'reading' => $this->read($part, 0.01, tip: $this->tip($criterion, Seat::Assessor)),
+            ]);
             $this->untilSure($attempt, $criterion, $part, $assessor);
 
             return false;
@@ -213,7 +217,7 @@ final class DemoAssessments
             // Whoever reads again has zeroed, and takes more care.
             $seat = Seat::from($next);
             $this->write($attempt, $seat === Seat::Learner ? $attempt->learner : $assessor, $seat, $criterion, [
-                'reading' => $this->read($part, 0.005),
+                'reading' => $this->read($part, 0.005, tip: $this->tip($criterion, $seat)),
             ]);
         }
     }
@@ -265,9 +269,10 @@ final class DemoAssessments
      * @param  array{way: string, mm: float}  $part
      * @param  float  $hand  how far this reader's readings lie about the part, mm
      * @param  float  $zero  what their gauge shows where there is nothing, mm
+     * @param  float  $tip  how wide its jaws are in a hole, mm
      * @return array<string, string>
      */
-    private function read(array $part, float $hand, float $zero = 0.0): array
+    private function read(array $part, float $hand, float $zero = 0.0, float $tip = 0.0): array
     {
         $noise = fn (): float => round(($this->unit() + $this->unit() + $this->unit() - 1.5) * $hand, 2);
 
@@ -278,7 +283,7 @@ final class DemoAssessments
                 'dx' => self::typed(0.35 * $part['mm'] + $noise()),
                 'dy' => self::typed(-0.3 * $part['mm'] + $noise()),
             ],
-            default => ['value' => self::typed(max(0.0, $part['mm'] + $zero + $noise()))],
+            default => ['value' => self::typed(max(0.0, sqrt(max(0.0, $part['mm'] ** 2 - $tip ** 2)) + $zero + $noise()))],
         };
     }
 
@@ -299,6 +304,19 @@ final class DemoAssessments
 
         // A shop that was told of no gauges measures with its caliper.
         return Gauge::query()->where('slug', $slug)->exists() ? $slug : null;
+    }
+
+    /**
+     * What its jaws take off what is read in a hole.
+     *
+     * @param  SheetCriterion  $criterion
+     */
+    private function tip(array $criterion, Seat $seat): float
+    {
+        $bore = ($criterion['measure'] ?? '') === 'diameter' || ($criterion['feature'] ?? '') === 'bore';
+        $gauge = $bore ? $this->gauge($criterion, $seat) : null;
+
+        return $gauge === null ? 0.0 : Gauge::query()->where('slug', $gauge)->sole()->tip_mm ?? 0.0;
     }
 
     /** @param  SheetCriterion  $criterion */

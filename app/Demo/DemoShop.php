@@ -45,7 +45,8 @@ use Symfony\Component\Yaml\Yaml;
  *
  * @phpstan-type DemoCrib array{slug: string, name: string, note?: string, sets?: list<array{series: string, edge?: 'normal'|'zero_rake'}>,
  *     tools?: list<array<string, mixed>&array{sizes: list<string>, types?: list<string|null>}>}
- * @phpstan-type DemoGauge array{name: string, kind: string, resolution_mm: float, uncertainty_mm: float, zero_error_mm: float,
+ * @phpstan-type DemoGauge array{name: string, kind: string, resolution_mm: float, uncertainty_mm: float, tip_mm?: float,
+ *     zero_error_mm: float,
  *     checked_days_ago: int, due_in_days: int, against: string}
  * @phpstan-type DemoMachine array<string, mixed>&array{slug: string, cribs: list<string>, in_service?: bool, service_note?: string}
  * @phpstan-type DemoShopFile array{name: string, policy: array<string, mixed>, cribs: list<DemoCrib>, machines: list<DemoMachine>,
@@ -198,7 +199,10 @@ final class DemoShop
         $shop = $this->yaml('shop.yaml');
         $today = CarbonImmutable::now();
         foreach ($shop['gauges'] as $given) {
-            $gauge = ($this->saveGauge)(null, array_intersect_key($given, array_flip(['name', 'kind', 'resolution_mm', 'uncertainty_mm'])));
+            $gauge = ($this->saveGauge)(null, array_intersect_key(
+                $given,
+                array_flip(['name', 'kind', 'resolution_mm', 'uncertainty_mm', 'tip_mm']),
+            ));
             ($this->checkGauge)($gauge, $lead, [
                 'id' => (string) Str::uuid7(), 'checked_on' => $today->subDays($given['checked_days_ago'])->toDateString(),
                 'against' => $given['against'], 'zero_error_mm' => (float) $given['zero_error_mm'],

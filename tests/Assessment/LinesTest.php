@@ -139,7 +139,8 @@ it('says why nobody fails by a measure that is not critical', function (): void 
 
 it('puts on record what of an emergency was found at the place, and the signature rests on it', function (): void {
     $shown = fn () => LedgerEntry::query()->where('learner_id', $this->learner->id)->where('type', 'shown')->get();
-    $rests = fn () => $this->getJson("/api/competency/learners/{$this->learner->id}/permits/drill-through-10/sign-off")->json('rests_on.places');
+    $path = "/api/competency/learners/{$this->learner->id}/permits/drill-through-10/sign-off";
+    $rests = fn () => $this->getJson($path)->json('rests_on.places');
     ($this->open)(more: ['machine' => 'bench-drill']);
     fillSheet($this);
     expect($shown())->toBeEmpty()->and($rests())->toBeNull();

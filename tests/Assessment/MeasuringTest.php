@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Assessment\SheetAttempt;
 use App\People\Role;
 use App\Workshop\Gauges\CheckGauge;
+use App\Workshop\Gauges\Gauge;
 use App\Workshop\Gauges\SaveGauge;
 
 require_once __DIR__.'/marks.php';
@@ -330,4 +331,23 @@ it('keeps its own version while a new one is published', function (): void {
     ]);
     $this->getJson("/api/assessment/attempts/{$this->attempt}")->assertJsonPath('sheet.version', $sheet->version)
         ->assertJsonCount(count($sheet->criteria) - 2, 'criteria');
+});
+
+it('adds what the tips of a named caliper take off a bore, for both who read, and says so', function (): void {
+    Gauge::query()->create([
+        'slug' => 'wide', 'name' => 'Wide', 'kind' => 'caliper', 'resolution_mm' => 0.01, 'uncertainty_mm' => 0.02, 'tip_mm' => 1,
+    ]);
+    // 9.0 to 9.3 is wanted; read with tips of 1 mm a hole of 9.05 shows 8.995.
+    put($this, 'dia-A', ['reading' => ['value' => '8.995'], 'gauge' => 'wide'], 'learner')->assertOk();
+    $line = criterion(put($this, 'dia-A', ['reading' => ['value' => '8.995'], 'gauge' => 'wide'])->assertOk(), 'dia-A');
+    expect($line['found']['verdict'])->toBe('in')->and($line['readings'][0]['came_to_mm'])->toEqualWithDelta(9.0504, 0.001)
+        ->and($line['readings'][0]['tip_mm'])->toEqual(1)->and($line['learner']['readings'][0]['tip_mm'])->toEqual(1)
+        ->and($line['apart_mm'])->toEqual(0);
+    // Measured anew, it is another figure from then on: what was read is not read again.
+    Gauge::query()->where('slug', 'wide')->update(['tip_mm' => 2]);
+    $again = criterion($this->getJson("/api/assessment/attempts/{$this->attempt}"), 'dia-A');
+    expect($again['readings'][0]['came_to_mm'])->toEqualWithDelta(9.0504, 0.001)->and($again['readings'][0]['tip_mm'])->toEqual(1);
+    // A place is no bore.
+    put($this, 'pos-A', ['reading' => ['dx' => '0.1', 'dy' => '0'], 'gauge' => 'wide'], 'learner')->assertOk();
+    expect(criterion($this->getJson("/api/assessment/attempts/{$this->attempt}"), 'pos-A')['learner']['done'])->toBeTrue();
 });

@@ -56,6 +56,20 @@ it('finds what no line watches for, levels of one machine alone, and a statement
     'a statement that says more' => ['places: [stop, isolator, first_aid]', 'places: [stop, isolator]', 'drill-through-10 first_aid'],
 ]);
 
+it('finds limits that nobody can keep, that come from nowhere, and a hole that is drilled already', function (
+    string $sheet,
+    string $from,
+    string $to,
+    string $what,
+): void {
+    ($this->change)("drill-press-further/sheets/$sheet.yaml", $from, $to);
+    ($this->agree)()->expectsOutputToContain($what)->assertFailed()->run();
+})->with([
+    'closer than a drill keeps' => ['drill-round', 'plus_mm: 0.25', 'plus_mm: 0.2', 'C3'],
+    'typed for no reason' => ['drill-taper', 'typed: "the drill is chosen for the sheet; the limits are what it keeps", ', '', 'C2'],
+    'where a hole is' => ['drill-taper', 'y_mm: 20', 'y_mm: 40', 'C11'],
+]);
+
 it('bears with what is known, and with nothing that does not occur any more', function (): void {
     ($this->change)('drill-press/permits/drill-through-10.yaml', 'aluminium_6000]', 'aluminium_6000, nylon]');
     $known = '[{rule: B1-B2, id: drill-through-10 drill nylon, reason: the sheet comes with the next pack, since: "2031-05-02"}]';

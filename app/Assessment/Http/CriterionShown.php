@@ -122,6 +122,8 @@ final readonly class CriterionShown
             'id' => $mark->id, 'typed' => (object) ($mark->value['typed'] ?? []), 'units' => $mark->value['units'] ?? 'mm',
             'gauge' => $mark->gauge?->name, 'gauge_late' => $mark->value['late'] ?? false,
             'gauge_checked_on' => $mark->value['checked_on'] ?? null, 'zero_mm' => $mark->value['zero_mm'] ?? 0.0,
+            'tip_mm' => isset($mark->value['figures']['read_mm']) ? $mark->value['tip_mm'] ?? null : null,
+            'came_to_mm' => $mark->value['figures']['value_mm'] ?? null,
             'by' => $mark->by->name, 'made_at' => $mark->made_at->toIso8601ZuluString('millisecond'), 'why' => $mark->why,
         ];
     }

@@ -27,7 +27,8 @@ final class SheetWritingController
     private const KEYS = [
         'id', 'group', 'lesson', 'kind', 'scale_max', 'weight', 'critical', 'critical_prompt_stops', 'text', 'levels', 'measure', 'feature',
         'hole', 'dimension', 'nominal_mm', 'fit', 'lower_mm', 'upper_mm', 'plus_mm', 'minus_mm', 'at_most_mm', 'x_mm', 'y_mm',
-        'position_tolerance_mm', 'allowance_mm', 'shows', 'levels_for', 'must', 'review', 'follow_ups', 'not_critical_because', 'places',
+        'position_tolerance_mm', 'allowance_mm', 'shows', 'levels_for', 'must', 'review',
+        'follow_ups', 'not_critical_because', 'places', 'bound', 'typed',
     ];
 
     public function index(SheetShelf $shelf, #[CurrentUser] User $user): JsonResponse

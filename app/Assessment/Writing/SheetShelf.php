@@ -85,7 +85,9 @@ final class SheetShelf
         ]))->limits();
 
         return [
-            ...array_intersect_key($criterion, array_flip(['id', 'kind', 'critical', 'text', 'scale_max', 'group', 'weight', 'must', 'follow_ups'])),
+            ...array_intersect_key($criterion, array_flip([
+                'id', 'kind', 'critical', 'text', 'scale_max', 'group', 'weight', 'must', 'follow_ups',
+            ])),
             ...(isset($criterion['levels']) ? ['levels' => (object) Given::fields($criterion['levels'])] : []),
             ...($measured ? ['asks' => WaysOfMeasuring::asks(Given::text($criterion['measure'] ?? null)), 'wants' => (object) $wants] : []),
         ];

@@ -14,21 +14,23 @@ final readonly class Shelf
      * @param  array<string, array<string, mixed>>  $permits  by code, each with `file`
      * @param  array<string, array<string, mixed>>  $sheets  by code, each with `file`
      * @param  array<string, string>  $materials  of parts, by their short name
+     * @param  array<string, mixed>  $holes  of parts, as their drawings have them
      */
-    private function __construct(public array $permits, public array $sheets, public array $materials)
+    private function __construct(public array $permits, public array $sheets, public array $materials, public array $holes)
     {
     }
 
     public static function at(string $folder): self
     {
-        $materials = [];
+        $materials = $holes = [];
         foreach (glob("$folder/*/parts.yaml") ?: [] as $file) {
             foreach (Given::rows(Given::fields(Yaml::parseFile($file))['parts'] ?? Yaml::parseFile($file)) as $part) {
                 $materials[Given::text($part['slug'] ?? null)] = Given::text($part['material'] ?? null);
+                $holes[Given::text($part['slug'] ?? null)] = $part['holes'] ?? [];
             }
         }
 
-        return new self(self::each($folder, 'permits'), self::each($folder, 'sheets'), $materials);
+        return new self(self::each($folder, 'permits'), self::each($folder, 'sheets'), $materials, $holes);
     }
 
     /** @return list<string> the codes of a permit and of all that it builds on */

@@ -9,6 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Collection;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Measure\CaliperTips;
 
 /**
  * A measuring tool of the shop, with its record of checks.
@@ -19,6 +20,7 @@ use MillStep\Core\Border\Length;
  * @property string $kind
  * @property float $resolution_mm
  * @property float $uncertainty_mm
+ * @property float|null $tip_mm  how wide the inside jaws of a caliper are at their tips
  * @property CarbonImmutable|null $retired_at
  * @property Collection<int, GaugeCheck> $checks  the latest first
  */
@@ -34,7 +36,7 @@ final class Gauge extends Model
 
     protected function casts(): array
     {
-        return ['resolution_mm' => 'float', 'uncertainty_mm' => 'float', 'retired_at' => 'immutable_datetime'];
+        return ['resolution_mm' => 'float', 'uncertainty_mm' => 'float', 'tip_mm' => 'float', 'retired_at' => 'immutable_datetime'];
     }
 
     public function getRouteKeyName(): string
@@ -68,5 +70,11 @@ final class Gauge extends Model
         $check = $this->checkInForce();
 
         return $check === null || $check->due_on->lessThan($day->startOfDay());
+    }
+
+    /** Null where it has no inside jaws, or nobody has measured them. */
+    public function tips(): ?CaliperTips
+    {
+        return $this->kind === 'caliper' && $this->tip_mm !== null ? new CaliperTips(Length::mm($this->tip_mm)) : null;
     }
 }

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 final class SaveGauge
 {
     /**
-     * @param  array{name: string, kind: string, resolution_mm: float, uncertainty_mm: float, retired?: bool}  $says
+     * @param  array{name: string, kind: string, resolution_mm: float, uncertainty_mm: float, tip_mm?: float|null, retired?: bool}  $says
      *
      * @throws Refusal `gauge_named` where the shop has a gauge of that name in use
      */

@@ -45,15 +45,16 @@ final class GaugeController
         return (new GaugeResource($gauge->load('checks.checker')))->response()->setStatusCode(201);
     }
 
-    /** @return array{name: string, kind: string, resolution_mm: float, uncertainty_mm: float, retired?: bool} */
+    /** @return array{name: string, kind: string, resolution_mm: float, uncertainty_mm: float, tip_mm?: float|null, retired?: bool} */
     private static function says(Request $request): array
     {
-        /** @var array{name: string, kind: string, resolution_mm: float, uncertainty_mm: float, retired?: bool} */
+        /** @var array{name: string, kind: string, resolution_mm: float, uncertainty_mm: float, tip_mm?: float|null, retired?: bool} */
         return $request->validate([
             'name' => ['required', 'string', 'min:2', 'max:80'],
             'kind' => ['required', Rule::in(Gauge::KINDS)],
             'resolution_mm' => ['required', 'numeric', 'between:0.0005,1'],
             'uncertainty_mm' => ['required', 'numeric', 'between:0,1'],
+            'tip_mm' => ['sometimes', 'nullable', 'numeric', 'between:0,3'],
             'retired' => ['sometimes', 'boolean'],
         ]);
     }

@@ -24,6 +24,7 @@ final class GaugeResource extends JsonResource
             'kind' => $this->kind,
             'resolution_mm' => $this->resolution_mm,
             'uncertainty_mm' => $this->uncertainty_mm,
+            'tip_mm' => $this->tip_mm,
             'zero_error_mm' => $this->zeroError()->inMm(),
             'past_due' => $this->isPastDueOn(CarbonImmutable::now()),
             'due_on' => $this->checkInForce()?->due_on->toDateString(),

@@ -9,21 +9,13 @@ use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Measure\Reading;
-use MillStep\Core\Operations;
 
 /** What a learner works out from their own dimensions before they begin; an operation of the core has the key. */
 final readonly class Task
 {
-    /**
-     * @param  array<array-key, mixed>  $given
-     * @param  array<string, string>  $from  the operation's field => a personal dimension
-     */
     private function __construct(
         public string $id,
-        private string $operation,
-        private array $given,
-        private array $from,
-        private string $answer,
+        private PlanFigure $figure,
         public string $unit,
         private float $tolerance,
     ) {
@@ -32,14 +24,9 @@ final readonly class Task
     /** @throws InvalidInput */
     public static function fromFields(Fields $fields): self
     {
-        $from = $fields->objectOrEmpty('from');
-
         return new self(
             $fields->text('id'),
-            $fields->choice('operation', array_keys(Operations::LIST)),
-            $fields->objectOrEmpty('given')->toArray(),
-            array_combine($from->keys(), array_map(static fn (string $key): string => $from->text($key), $from->keys())),
-            $fields->text('answer'),
+            PlanFigure::fromFields($fields),
             $fields->choice('unit', ['mm', 'number']),
             $fields->notNegative('tolerance', 0),
         );
@@ -52,14 +39,7 @@ final readonly class Task
      */
     public function key(array $personal): float
     {
-        $values = [];
-        foreach ($this->from as $field => $dimension) {
-            $values[$field] = ($personal[$dimension] ?? throw InvalidInput::at('from', 'assessment.no_dimension'))->inMm();
-        }
-        $found = Operations::compute($this->operation, [...$this->given, ...$values])->toArray()[$this->answer] ?? null;
-
-        return is_int($found) || is_float($found) ? (float) $found
-            : throw InvalidInput::at('answer', 'assessment.no_figure', ['answer' => $this->answer]);
+        return $this->figure->of($personal);
     }
 
     /**

@@ -17,6 +17,7 @@ const form = reactive({
   kind: (props.gauge?.kind ?? 'caliper') as string,
   resolution: String(props.gauge?.resolution_mm ?? 0.01),
   uncertainty: String(props.gauge?.uncertainty_mm ?? 0.02),
+  tip: props.gauge?.tip_mm == null ? '' : String(props.gauge.tip_mm),
   retired: props.gauge?.retired ?? false,
 });
 const figure = (text: string) => Number(text.replace(',', '.'));
@@ -27,6 +28,7 @@ const save = useAction(
       kind: form.kind as Schemas['GaugeKind'],
       resolution_mm: figure(form.resolution),
       uncertainty_mm: figure(form.uncertainty),
+      tip_mm: form.kind === 'caliper' && form.tip.trim() !== '' ? figure(form.tip) : null,
       retired: form.retired,
     };
     return props.gauge
@@ -66,6 +68,15 @@ const kinds = computed(() => KINDS.map((kind) => ({ value: kind, label: t(`gauge
       :label="t('gauges.uncertainty')"
       :hint="t('gauges.uncertaintyHint')"
       :error="fault('uncertainty_mm')"
+    />
+    <TextField
+      v-if="form.kind === 'caliper'"
+      v-model="form.tip"
+      reading
+      mode="decimal"
+      :label="t('gauges.tip')"
+      :hint="t('gauges.tipHint')"
+      :error="fault('tip_mm')"
     />
     <label v-if="gauge" class="flex min-h-12 items-center gap-3"
       ><input v-model="form.retired" type="checkbox" class="size-6" /> {{ t('gauges.retire') }}</label

@@ -55,6 +55,7 @@ const day = (date: string) => d(new Date(`${date}T12:00:00Z`), { dateStyle: 'med
           ▲ {{ gauge.due_on ? t('gauges.late', { date: day(gauge.due_on) }) : t('gauges.never') }}
         </p>
         <p v-else-if="gauge.due_on" class="text-alone">✓ {{ t('gauges.due', { date: day(gauge.due_on) }) }}</p>
+        <p v-if="gauge.tip_mm != null">{{ t('gauges.tipIs', { tip: length(gauge.tip_mm, 3) }) }}</p>
         <p v-if="gauge.zero_error_mm !== 0">{{ t('gauges.zero', { zero: length(gauge.zero_error_mm, 4) }) }}</p>
         <GaugeRepeats v-if="teaches" :slug="gauge.slug" />
         <details v-if="gauge.checks.length > 0">

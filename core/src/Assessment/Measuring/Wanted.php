@@ -8,6 +8,7 @@ use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Measure\CaliperTips;
 
 /**
  * One way of measuring a part: what the drawing wants, what is typed for one reading of it, and what readings come to. A new
@@ -29,11 +30,12 @@ interface Wanted
      * @param  array<string, string>  $typed
      * @param  'mm'|'in'  $units  of what names none
      * @param  Length  $zeroError  what the gauge shows where there is nothing
+     * @param  CaliperTips|null  $tips  of the gauge, where it has inside jaws and they were measured
      * @return array<string, float|int|bool>
      *
      * @throws CoreException naming the field that cannot be understood
      */
-    public function read(array $typed, string $units, Length $zeroError): array;
+    public function read(array $typed, string $units, Length $zeroError, ?CaliperTips $tips = null): array;
 
     /**
      * @param  non-empty-list<Fields>  $readings  as `read` gave them, in their order

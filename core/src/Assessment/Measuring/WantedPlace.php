@@ -9,6 +9,7 @@ use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Border\Message;
+use MillStep\Core\Measure\CaliperTips;
 use MillStep\Core\Measure\Pins\PinPlace;
 use MillStep\Core\Measure\TruePosition;
 use MillStep\Core\Measure\Verdict;
@@ -35,7 +36,7 @@ final readonly class WantedPlace implements Wanted
     }
 
     /** @throws CoreException */
-    public function read(array $typed, string $units, Length $zeroError): array
+    public function read(array $typed, string $units, Length $zeroError, ?CaliperTips $tips = null): array
     {
         if ($this->x === null || $this->y === null || ! isset($typed['x'])) {
             return [

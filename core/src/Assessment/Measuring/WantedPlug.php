@@ -6,6 +6,7 @@ namespace MillStep\Core\Assessment\Measuring;
 
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Measure\CaliperTips;
 
 /** A bore by a plug gauge: the go end goes through, the no-go end does not enter. */
 final readonly class WantedPlug implements Wanted
@@ -19,7 +20,7 @@ final readonly class WantedPlug implements Wanted
         return new self;
     }
 
-    public function read(array $typed, string $units, Length $zeroError): array
+    public function read(array $typed, string $units, Length $zeroError, ?CaliperTips $tips = null): array
     {
         return ['go' => Typed::yes($typed, 'go'), 'no_go' => Typed::yes($typed, 'no_go')];
     }

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace MillStep\Core\Assessment\Measuring;
 
+use MillStep\Core\Assessment\PlanFigure;
 use MillStep\Core\Border\CoreException;
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\InvalidInput;
 use MillStep\Core\Border\Length;
 use MillStep\Core\Border\Message;
+use MillStep\Core\Measure\CaliperTips;
 use MillStep\Core\Measure\FitTable;
 use MillStep\Core\Measure\Limits;
 use MillStep\Core\Measure\Verdict;
@@ -47,9 +49,13 @@ final readonly class WantedSize implements Wanted
             return $upper->isLessThan($lower) ? throw $fields->fault('upper_mm', 'input.below', ['other' => 'lower_mm'])
                 : new Limits($lower, $upper);
         }
-        $nominal = $fields->has('dimension')
-            ? $personal[$fields->text('dimension')] ?? throw $fields->fault('dimension', 'assessment.no_dimension')
-            : $fields->length('nominal_mm');
+        $nominal = match (true) {
+            // What the plan gives, with the learner's own sizes and tools.
+            $fields->has('bound') => Length::mm(PlanFigure::fromFields($fields->object('bound'))->of($personal)),
+            $fields->has('dimension') => $personal[$fields->text('dimension')]
+                ?? throw $fields->fault('dimension', 'assessment.no_dimension'),
+            default => $fields->length('nominal_mm'),
+        };
         // What is still on it when it comes off, to be taken off later.
         $nominal = $nominal->plus($fields->lengthOrZero('allowance_mm', 0));
         if ($fields->has('fit')) {
@@ -61,9 +67,12 @@ final readonly class WantedSize implements Wanted
             : throw $fields->fault('minus_mm', 'assessment.nothing_left');
     }
 
-    public function read(array $typed, string $units, Length $zeroError): array
+    public function read(array $typed, string $units, Length $zeroError, ?CaliperTips $tips = null): array
     {
         $value = Typed::length($typed, 'value', $units, signed: $this->lower === null)->minus($zeroError);
+        if ($tips !== null && $this->feature === Feature::Bore) {
+            return ['value_mm' => $tips->bore($value)->inMm(), 'read_mm' => $value->inMm()];
+        }
 
         // How far something is off is as bad to the one side as to the other.
         return ['value_mm' => ($this->lower === null ? $value->absolute() : $value)->inMm()];

@@ -6,6 +6,7 @@ namespace MillStep\Core\Assessment\Measuring;
 
 use MillStep\Core\Border\Fields;
 use MillStep\Core\Border\Length;
+use MillStep\Core\Measure\CaliperTips;
 
 /**
  * A thread by its plug gauge, after ISO 1502: the go end is screwed through by hand, the no-go end enters by two turns at most.
@@ -23,7 +24,7 @@ final readonly class WantedThread implements Wanted
         return new self;
     }
 
-    public function read(array $typed, string $units, Length $zeroError): array
+    public function read(array $typed, string $units, Length $zeroError, ?CaliperTips $tips = null): array
     {
         return ['go' => Typed::yes($typed, 'go'), 'turns' => Typed::turns($typed, 'turns')];
     }

@@ -30,6 +30,9 @@ function said(reading: Schemas['SheetReading']): string {
       <span v-if="reading.zero_mm !== 0" class="text-sm text-quiet">
         · {{ t('sheet.zeroTaken', { zero: length(reading.zero_mm, 3) }) }}</span
       >
+      <span v-if="reading.tip_mm != null && reading.came_to_mm != null" class="text-sm text-quiet">
+        · {{ t('sheet.tipsAdded', { tip: length(reading.tip_mm, 3), mm: length(reading.came_to_mm, 3) }) }}</span
+      >
       <span v-if="reading.gauge_checked_on" class="text-sm text-quiet">
         ({{ t('sheet.checkedOn', { date: d(reading.gauge_checked_on, { dateStyle: 'medium' }) }) }})</span
       >
