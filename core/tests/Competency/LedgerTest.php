@@ -258,8 +258,8 @@ it('learns nothing of a stage from what is only on record: a sheet opened, stopp
     )));
     expect($onRecord)->toContain('sheet_opened', 'sheet_put_away', 'appeal_answered');
     $more = ['attempt' => 'T', 'criterion' => 'K', 'because' => 'time', 'marks' => 1, 'agrees' => false, 'answer' => 'try_again',
-        'count' => 1,
-        'what' => ['stop', 'first_aid'], 'place' => 'press', 'hash' => 'h', 'seq' => 1, 'hash_of_text' => 'h', 'left' => 'l', 'kind' => 'other', 'how' => 'seat'];
+        'count' => 1, 'what' => ['stop', 'first_aid'], 'place' => 'press', 'hash' => 'h', 'seq' => 1, 'hash_of_text' => 'h',
+        'left' => 'l', 'kind' => 'other', 'how' => 'seat'];
     for ($n = 0; $n < histories(2_000); $n++) {
         [$lines] = history($random);
         $with = $lines;
