@@ -85,3 +85,23 @@ it('refuses what is no sheet at the door', function (): void {
     $this->putJson('/api/assessment/sheets/PS-through-holes', $written)->assertUnprocessable();
     $this->actingAs($this->instructor())->putJson('/api/assessment/sheets/PS-through-holes', $written)->assertForbidden();
 });
+
+it('loses nothing of any sheet that goes through the browser: lines, pieces, and what they are in the other language', function (): void {
+    all_permits();
+    $this->actingAs($this->person(Role::Lead));
+    $codes = Sheet::query()->distinct()->pluck('code');
+    expect($codes)->toHaveCount(12);
+    foreach ($codes as $code) {
+        $before = Sheet::current($code);
+        $sheet = $this->getJson("/api/assessment/sheets/$code")->json();
+        $this->putJson("/api/assessment/sheets/$code", [
+            'based_on' => $sheet['version'], 'title' => $sheet['written']['title'], 'pass_mark_percent' => $sheet['pass_mark_percent'],
+            'change' => 'Nothing', 'criteria' => $sheet['written']['criteria'], 'translations' => $sheet['written']['translations'],
+        ])->assertOk()->assertJsonPath('faults', []);
+        $after = Sheet::current($code);
+        expect($after->version)->toBe($before->version + 1);
+        foreach (['criteria', 'variants', 'dimensions', 'tasks', 'translations', 'gates'] as $column) {
+            expect($after->getAttribute($column))->toEqual($before->getAttribute($column), "$code $column");
+        }
+    }
+});

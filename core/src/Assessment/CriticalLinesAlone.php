@@ -34,7 +34,7 @@ final class CriticalLinesAlone
     {
         $weights = [];
         foreach ($lines as $index => $line) {
-            $line->flag('why', false) && $weights[$index] = $line->positive('weight');
+            $line->has('follow_ups') && $weights[$index] = $line->positive('weight');
         }
         asort($weights);
 

@@ -33,14 +33,15 @@ final readonly class LinesFor
     }
 
     /**
-     * With so many reasons as are asked for, drawn by a recorded seed; in the order of the sheet.
+     * With so many reasons as are asked for, drawn by a recorded seed; in the order of the sheet. A bank is made of reasons that have
+     * questions to follow: a sheet from before there was one asks for all that it has.
      *
      * @param  list<array<string, mixed>>  $lines
      * @return list<array<string, mixed>>
      */
     public static function drawn(array $lines, int $seed): array
     {
-        $bank = array_keys(array_filter($lines, static fn (array $line): bool => ($line['group'] ?? '') === 'why'));
+        $bank = array_keys(array_filter($lines, static fn (array $line): bool => ($line['follow_ups'] ?? []) !== []));
         $asked = array_slice((new Randomizer(new Mt19937($seed ^ self::OTHER)))->shuffleArray($bank), 0, self::REASONS);
 
         return array_values(array_filter(

@@ -13,6 +13,7 @@ function bank_of(int $reasons, int $others = 4): array
 {
     $line = static fn (string $id, string $group): array => [
         'id' => $id, 'group' => $group, 'kind' => 'observed', 'weight' => 1, 'why' => $group === 'why',
+        ...$group === 'why' ? ['follow_ups' => ['And then?']] : [],
     ];
 
     return [
@@ -39,6 +40,11 @@ it('asks for three reasons whatever the seed, in the order of the sheet, and lea
     }
     // Each reason of a bank comes up.
     expect(array_values(array_unique(array_filter($seen, static fn (string $id): bool => str_starts_with($id, 'why')))))->toHaveCount(5);
+});
+
+it('asks for every reason of a sheet that has no questions to follow: one that is open keeps what was marked on it', function (): void {
+    $old = array_map(static fn (array $line): array => array_diff_key($line, ['follow_ups' => 0]), bank_of(6));
+    expect(LinesFor::drawn($old, 7))->toBe($old);
 });
 
 it('says a line for the machine, and as it stands where nothing else is said', function (): void {

@@ -45,7 +45,7 @@ const isOwn = ({ asks, wants }: Criterion) => asks === 'length' && wants?.upper_
 const box = (on: boolean) => (on ? '☒' : '☐');
 /** Of an empty sheet all its reasons are printed; a try draws three of them. */
 const ASKED = 3;
-const reasons = computed(() => props.criteria.filter(({ group }) => group === 'why').length);
+const reasons = computed(() => props.criteria.filter(({ follow_ups }) => follow_ups?.length).length);
 const result = (criterion: Criterion) => props.attempt?.criteria.find(({ id }) => id === criterion.id)?.mark?.result;
 </script>
 
