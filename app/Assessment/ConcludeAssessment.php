@@ -8,6 +8,7 @@ use App\Assessment\Events\AssessmentConcluded;
 use App\Assessment\Who\WhoAssesses;
 use App\Competency\RecordEntry;
 use App\People\User;
+use App\Policy\ShopNow;
 use App\Support\Refusal;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -16,12 +17,17 @@ use MillStep\Core\Assessment\Outcome;
 /** Has the core score the sheet and writes the outcome into the ledger. Concluding twice changes nothing. */
 final class ConcludeAssessment
 {
-    public function __construct(private readonly RecordEntry $record, private readonly Scoring $scoring, private readonly WhoAssesses $who)
-    {
+    public function __construct(
+        private readonly RecordEntry $record,
+        private readonly Scoring $scoring,
+        private readonly WhoAssesses $who,
+        private readonly ShopNow $shop,
+    ) {
     }
 
     /**
-     * @throws Refusal `cancelled`, `own_record`, `not_this_seat`, `not_authorised`, `too_far_apart`, `answers_missing`; `incomplete` while
+     * @throws Refusal `cancelled`, `own_record`, `not_this_seat`, `not_authorised`, `too_far_apart`, `answers_missing`,
+     *     `no_photograph`; `incomplete` while
      *     criteria are open, unless a critical one has stopped it
      */
     public function __invoke(SheetAttempt $attempt, User $by, ?CarbonImmutable $at = null): SheetAttempt
@@ -47,6 +53,9 @@ final class ConcludeAssessment
             }
             if ($score->outcome !== Outcome::Stopped && ($unsaid = self::unsaid($attempt)) !== []) {
                 throw Refusal::because('answers_missing', ['lines' => $unsaid]);
+            }
+            if ($score->outcome === Outcome::Passed && $this->shop->policy()->partPhotoRequired && self::hasNoPhotograph($attempt)) {
+                throw Refusal::because('no_photograph', ['code' => (string) $attempt->part_code]);
             }
             // A stop is concluded whoever is there: by the shop itself, if need be.
             $score->outcome === Outcome::Stopped || $this->who->mustBeAuthorised($by, $attempt);
@@ -79,6 +88,11 @@ final class ConcludeAssessment
 
             return $attempt->load('assessor');
         });
+    }
+
+    private static function hasNoPhotograph(SheetAttempt $attempt): bool
+    {
+        return $attempt->photos->isEmpty() && in_array('measured', array_column($attempt->criteria(), 'kind'), true);
     }
 
     /** What somebody was seen to find at the place, before anything else: a statement that speaks of it rests on this. */

@@ -158,3 +158,29 @@ it('records nothing of whoever did not find one of them, and does not pass them'
     $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk()->assertJsonPath('outcome', 'not_yet');
     expect(LedgerEntry::query()->where('type', 'shown')->exists())->toBeFalse();
 });
+
+it('is passed only with a photograph of the part where the shop asks for one, and not yet without', function (): void {
+    ($this->open)();
+    fillSheet($this);
+    $end = fn () => $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion");
+    $this->policy(['part_photo_required' => true]);
+    expect($end()->assertConflict()->assertJsonPath('code', 'no_photograph')->json('message'))
+        ->toContain(SheetAttempt::query()->findOrFail($this->attempt)->part_code);
+    Illuminate\Support\Facades\Storage::fake('media');
+    $image = imagecreatetruecolor(8, 8);
+    ob_start();
+    imagejpeg($image);
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/photos", [
+        'id' => fake_uuid(), 'criterion' => null, 'image' => base64_encode((string) ob_get_clean()),
+        'made_at' => now()->toIso8601ZuluString(),
+    ])->assertSuccessful();
+    $end()->assertOk()->assertJsonPath('outcome', 'passed');
+});
+
+it('asks for no photograph of whoever does not pass', function (): void {
+    $this->policy(['part_photo_required' => true]);
+    ($this->open)();
+    fillSheet($this);
+    put($this, 'lubricant', ['result' => 'not_met'])->assertOk();
+    $this->postJson("/api/assessment/attempts/{$this->attempt}/conclusion")->assertOk()->assertJsonPath('outcome', 'not_yet');
+});

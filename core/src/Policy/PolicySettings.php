@@ -107,6 +107,7 @@ final class PolicySettings
             'second_view_every' => self::number('assessing', 'count', 10, 0, 100, 'second_view'),
             'gauges_in_date' => [...self::flag('assessing', false), 'changes' => 'score'],
             'day_check_required' => [...self::flag('assessing', false), 'changes' => 'opening'],
+            'part_photo_required' => [...self::flag('assessing', false), 'changes' => 'opening'],
             'prompted_credit' => self::number('assessing', 'ratio', 0.5, 0, 1, 'score'),
             'caliper_uncertainty_mm' => self::number('assessing', 'length', 0.02, 0, 1, 'score'),
             ...self::processes(),

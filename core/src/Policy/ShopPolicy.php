@@ -72,6 +72,7 @@ final readonly class ShopPolicy
         public int $secondViewEvery,
         public bool $gaugesInDate,
         public bool $dayCheckRequired,
+        public bool $partPhotoRequired,
         public float $promptedCredit,
         public Length $caliperUncertainty,
         private array $processes,
@@ -165,6 +166,7 @@ final readonly class ShopPolicy
             secondViewEvery: $count('second_view_every'),
             gaugesInDate: $flag('gauges_in_date'),
             dayCheckRequired: $flag('day_check_required'),
+            partPhotoRequired: $flag('part_photo_required'),
             promptedCredit: $number('prompted_credit'),
             caliperUncertainty: $length('caliper_uncertainty_mm'),
             processes: array_map(

@@ -36,6 +36,13 @@ const unsaid = computed(() =>
     ? 0
     : props.attempt.criteria.filter(({ follow_ups, notes }) => follow_ups?.length && notes.length === 0).length,
 );
+/** It is asked for wherever something was measured; whether it must be there is the policy's. */
+const noPhotograph = computed(
+  () =>
+    props.score.outcome === 'passed' &&
+    props.attempt.photos.length === 0 &&
+    props.attempt.criteria.some(({ kind }) => kind === 'measured'),
+);
 const conclude = useAction(
   () => must(api.POST('/api/assessment/attempts/{attempt}/conclusion', { params: { path } })),
   ended,
@@ -54,6 +61,7 @@ const conclude = useAction(
       {{ t('sheet.open', score.open.length) }}
     </p>
     <p v-else-if="unsaid > 0" class="text-quiet">{{ t('sheet.unsaid', unsaid) }}</p>
+    <p v-else-if="noPhotograph" class="text-quiet">{{ t('sheet.noPhotograph', { code: attempt.part_code ?? '' }) }}</p>
     <BigButton
       tone="main"
       :disabled="score.outcome === 'incomplete' || unsaid > 0 || unsent > 0"
