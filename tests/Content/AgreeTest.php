@@ -32,6 +32,11 @@ it('finds a permit that signs for what no sheet shows', function (string $from, 
     'a size' => ['max_diameter_mm: 10', 'max_diameter_mm: 12', 'drill-through-10 drill mild_steel'],
 ]);
 
+it('finds a permit that reams and taps wider than anybody may drill for it', function (): void {
+    ($this->change)('drill-press-further/permits/drill-ream-tap.yaml', 'max_diameter_mm: 10', 'max_diameter_mm: 12');
+    ($this->agree)()->expectsOutputToContain('drill-ream-tap tap bronze')->assertFailed()->run();
+});
+
 it('finds a sheet that is passed by its critical lines alone, and levels that are one event', function (): void {
     $sheet = 'drill-press/sheets/through-holes.yaml';
     ($this->change)($sheet, 'prompted: "Reminded before the power came on"', 'prompted: "Reminded with the power on"');
@@ -73,7 +78,8 @@ it('finds limits that nobody can keep, that come from nowhere, and a hole that i
 it('bears with what is known, and with nothing that does not occur any more', function (): void {
     ($this->change)('drill-press/permits/drill-through-10.yaml', 'aluminium_6000]', 'aluminium_6000, nylon]');
     $known = '[{rule: B1-B2, id: drill-through-10 drill nylon, reason: the sheet comes with the next pack, since: "2031-05-02"}]';
-    file_put_contents("$this->folder/agree.yaml", $known);
+    $others = (string) file_get_contents("$this->folder/agree.yaml");
+    file_put_contents("$this->folder/agree.yaml", $others.'- '.trim($known, '[]')."\n");
     ($this->agree)()->assertSuccessful()->run();
     ($this->change)('drill-press/permits/drill-through-10.yaml', ', nylon]', ']');
     ($this->agree)()->expectsOutputToContain('does not occur any more')->assertFailed()->run();

@@ -24,7 +24,8 @@ final class Agree extends Command
         $folder = Given::text($this->argument('folder')) ?: base_path('content');
         $shelf = Shelf::at(rtrim($folder, '/'));
         $rules = [new CoversWhatWasShown, new ZeroFails(ShopPolicy::usual()), new LevelsApart, new LevelsByMachine,
-            new ReviewIsMarked, new StatementIsBacked, new LimitsAreBound];
+            new ReviewIsMarked, new StatementIsBacked, new LimitsAreBound, new CanBeDrilledFirst,
+        ];
         $found = array_merge(...array_map(static fn (Rule $rule): array => $rule->violations($shelf), $rules));
         $file = "$folder/".self::EXCEPTIONS;
         $known = is_file($file) ? Given::rows(Yaml::parseFile($file)) : [];
