@@ -6,7 +6,7 @@ namespace App\Content\Agree;
 
 use App\Support\Given;
 
-/** B3, as far as drilling goes: what a permit lets somebody ream or tap it, or one that it builds on, lets them drill first, at that size. */
+/** B3, as far as drilling goes: what a permit lets somebody ream or tap, it or one that it builds on lets them drill first. */
 final class CanBeDrilledFirst implements Rule
 {
     private const AFTER_A_DRILL = ['ream', 'tap'];
