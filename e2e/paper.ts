@@ -11,8 +11,9 @@ interface Sheet {
 
 /** The file in which a check of this code is written. */
 function fileOf(code: string): string {
-  const file = readdirSync('content')
-    .flatMap((pack) => readdirSync(`content/${pack}/checks`).map((name) => `content/${pack}/checks/${name}`))
+  const file = readdirSync('content', { withFileTypes: true })
+    .filter((pack) => pack.isDirectory())
+    .flatMap(({ name: pack }) => readdirSync(`content/${pack}/checks`).map((name) => `content/${pack}/checks/${name}`))
     .find((path) => readFileSync(path, 'utf8').startsWith(`code: ${code}\n`));
   if (file === undefined) throw new Error(`no check is called ${code}`);
   return file;
