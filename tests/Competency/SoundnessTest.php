@@ -147,7 +147,9 @@ describe('lines from before there was a seal', function (): void {
         ($this->adopt)()->assertSuccessful();
         ($this->spoil)(function (): void {
             $line = LedgerEntry::query()->whereNull('seal')->latest('seq')->firstOrFail();
-            $line->data = str_replace('10', '40', $line->data);
+            // Nothing else of it: an hour of ten would be no hour any more.
+            $line->data = (string) preg_replace('/("max_diameter_mm": ?)10/', '${1}40', $line->data, -1, $count);
+            expect($count)->toBe(1);
             DB::table('competency_ledger')->where('seq', $line->seq)->update(['data' => $line->data, 'hash' => $line->expectedHash()]);
         });
         hold_badge($this, 'LEARNER')->assertJson(['reasons' => ['record_not_sound']]);
