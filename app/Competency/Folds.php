@@ -72,7 +72,12 @@ final class Folds
             if (! $sound) {
                 $unsound[$learner] = true;
             }
-            $mine = $this->fromFolds($learner, array_column($each['folds'] ?? [], null, 'permit'), $lines, $permits, $now);
+            $mine = self::unlessForged(
+                $sound,
+                fn (): ?array => $this->fromFolds($learner, array_column($each['folds'] ?? [], null, 'permit'), $lines, $permits, $now),
+                $permits,
+                $now,
+            );
             if ($mine === null) {
                 $whole[] = $learner;
             } else {
@@ -238,6 +243,25 @@ final class Folds
     }
 
     /**
+     * A line that is not ours need not even be readable: whoever has one has nothing, and the gate says that their record is not sound.
+     *
+     * @param  \Closure(): (array<int, Record>|null)  $read
+     * @param  Collection<array-key, Permit>  $permits
+     * @return array<int, Record>|null
+     *
+     * @throws CoreException when a line that is ours is of a kind or version that is not known
+     */
+    private static function unlessForged(bool $sound, \Closure $read, Collection $permits, \DateTimeImmutable $now): ?array
+    {
+        try {
+            return $read();
+        } catch (CoreException|\JsonException $unreadable) {
+            return $sound ? throw $unreadable
+                : $permits->mapWithKeys(static fn (Permit $permit): array => [$permit->id => Ledger::of([])->asOf($now)])->all();
+        }
+    }
+
+    /**
      * @param  list<int>  $learners
      * @param  Collection<array-key, Permit>  $permits
      * @param  array<int, true>  $unsound  filled with those of whom a line is not ours
@@ -255,9 +279,14 @@ final class Folds
                     $unsound[$learner] = true;
                 }
             }
-            foreach ($permits as $permit) {
-                $records[$learner][$permit->id] = self::ledger($entries[$learner] ?? new Collection, $permit->id)->asOf($now);
-            }
+            $records[$learner] = self::unlessForged(
+                ! isset($unsound[$learner]),
+                static fn (): array => $permits->mapWithKeys(static fn (Permit $permit): array => [
+                    $permit->id => self::ledger($entries[$learner] ?? new Collection, $permit->id)->asOf($now),
+                ])->all(),
+                $permits,
+                $now,
+            ) ?? [];
         }
 
         return $records;

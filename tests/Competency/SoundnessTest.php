@@ -143,17 +143,25 @@ describe('lines from before there was a seal', function (): void {
         $this->artisan('competency:verify')->assertSuccessful();
     });
 
-    it('do not count when they are not what was taken over', function (): void {
+    it('do not count when they are not what was taken over, nor where they cannot be read at all', function (
+        string $what,
+        string $other,
+    ): void {
         ($this->adopt)()->assertSuccessful();
-        ($this->spoil)(function (): void {
+        ($this->spoil)(function () use ($what, $other): void {
             $line = LedgerEntry::query()->whereNull('seal')->latest('seq')->firstOrFail();
-            // Nothing else of it: an hour of ten would be no hour any more.
-            $line->data = (string) preg_replace('/("max_diameter_mm": ?)10/', '${1}40', $line->data, -1, $count);
+            $line->data = (string) preg_replace($what, $other, $line->data, -1, $count);
             expect($count)->toBe(1);
             DB::table('competency_ledger')->where('seq', $line->seq)->update(['data' => $line->data, 'hash' => $line->expectedHash()]);
         });
-        hold_badge($this, 'LEARNER')->assertJson(['reasons' => ['record_not_sound']]);
-    });
+        hold_badge($this, 'LEARNER')->assertJson(['interlock' => 'off', 'reasons' => ['record_not_sound']]);
+        DB::table('competency_folds')->delete();
+        hold_badge($this, 'LEARNER')->assertJson(['interlock' => 'off', 'reasons' => ['record_not_sound']]);
+    })->with([
+        'a size' => ['/("max_diameter_mm": ?)10/', '${1}40'],
+        'an hour that is none' => ['/("valid_until": ?"[^T]*T)\d\d/', '${1}40'],
+        'what is no JSON of an entry' => ['/"valid_until"/', '"until_valid"'],
+    ]);
 
     it('are taken over by the lead alone', function (): void {
         $this->artisan('competency:adopt', ['email' => $this->by->email, '--pin' => '2468'])->assertFailed();
