@@ -210,9 +210,11 @@ final class SheetAttempt extends Model
     /** How the speed of its machine was set when it was opened: what is looked for there does not change under it. */
     private function speedChange(): ?string
     {
-        $kept = $this->machine_state['speed_change'] ?? null;
+        $state = $this->machine_state ?? [];
+        $kept = $state['speed_change'] ?? null;
 
-        return is_string($kept) ? $kept : $this->atMachine()?->speed_change;
+        // Nobody had said then is kept as well; only a sheet from before this was kept asks the machine as it is today.
+        return array_key_exists('speed_change', $state) ? (is_string($kept) ? $kept : null) : $this->atMachine()?->speed_change;
     }
 
     /** @return SheetCriterion|null */

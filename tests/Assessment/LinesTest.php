@@ -47,6 +47,22 @@ it('says it for a machine that stands still, and for one of which nobody has sai
     expect(($this->levels)(($this->open)(more: ['machine' => 'bench-drill']))['not_met'])->toBe('Belt touched with power on');
 })->with(['stopped_and_isolated', null]);
 
+it('keeps that nobody had said how the speed is set, and takes no list that is none', function (): void {
+    $bench = Machine::query()->where('slug', 'bench-drill')->sole();
+    $bench->update(['speed_change' => null]);
+    ($this->open)(more: ['machine' => 'bench-drill'])->assertJsonPath('machine_state.speed_change', null);
+    $bench->update(['speed_change' => 'running']);
+    expect(($this->levels)(($this->again)())['not_met'])->toBe('Belt touched with power on');
+    $this->actingAs($this->person(App\People\Role::Lead));
+    $sheet = $this->getJson('/api/assessment/sheets/PS-through-holes')->json();
+    $lines = array_map(static fn (array $line): array => isset($line['follow_ups'])
+        ? [...$line, 'follow_ups' => ['one' => 'And then?']] : $line, $sheet['written']['criteria']);
+    $this->putJson('/api/assessment/sheets/PS-through-holes', [
+        'based_on' => $sheet['version'], 'title' => 'Holes', 'pass_mark_percent' => 80, 'change' => 'Keyed', 'criteria' => $lines,
+        'translations' => $sheet['written']['translations'],
+    ])->assertUnprocessable();
+});
+
 it('speaks of a machine and of a piece in the language of whoever asks', function (): void {
     all_permits();
     piloted($this->learner, $this->by, 'PS-grab');
