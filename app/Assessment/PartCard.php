@@ -33,7 +33,7 @@ final readonly class PartCard
             'assessor' => $attempt->assessor->name,
             'concluded_at' => $attempt->concluded_at?->toIso8601ZuluString(),
             'outcome' => $attempt->outcome,
-            'verdict' => PartVerdict::of($found)->value,
+            'verdict' => PartVerdict::of($found, array_column($measured, 'allowance_mm') !== [])->value,
             'plans' => Attachment::plansOf('sheet', $attempt->sheet->code),
             'dimensions' => array_map(static fn (array $dimension): array => [
                 'name' => $dimension['name'], 'mm' => $attempt->personal()[$dimension['id']]->inMm(),

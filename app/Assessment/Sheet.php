@@ -23,7 +23,7 @@ use MillStep\Core\Border\Fields;
  *     critical_prompt_stops: bool, group: string, scale_max?: int, measure?: string, hole?: string, feature?: string,
  *     dimension?: string, lesson?: string, x_mm?: float, y_mm?: float, levels?: array<string, string>,
  *     levels_for?: array<string, array<string, string>>, must?: bool, review?: list<string>, follow_ups?: list<string>,
- *     not_critical_because?: string, places?: list<string>}
+ *     not_critical_because?: string, places?: list<string>, allowance_mm?: float}
  * @phpstan-type SheetTask array{id: string, text: string, criterion?: string}
  *
  * @property int $id

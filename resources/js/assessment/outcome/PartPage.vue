@@ -18,9 +18,10 @@ const card = useQuery({
   queryKey: ['part', props.code],
   queryFn: () => must(api.GET('/api/assessment/parts/{code}', { params: { path: { code: props.code } } })),
 });
-const shapes = { fits: '✓', can_be_saved: '▲', rejected: '✕', not_measured: '○' } as const;
+const shapes = { fits: '✓', to_finish: '▲', can_be_saved: '▲', rejected: '✕', not_measured: '○' } as const;
 const tones = {
   fits: 'text-alone',
+  to_finish: 'text-supervised',
   can_be_saved: 'text-supervised',
   rejected: 'text-no',
   not_measured: 'text-quiet',
